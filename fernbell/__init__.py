@@ -1,0 +1,1 @@
+"""Fern Bell, a bench companion for a pastry kitchen."""

@@ -1,0 +1,292 @@
+"""The cut as geometry: outlines in millimetres of every part, in section and from above.
+
+Section: x from the dessert's axis, y upwards from the board. From above: x along the length,
+y away from the cook. Loops are closed polygons; a loop inside another is a hole (even-odd).
+"""
+
+import math
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+
+from fernbell.core.desserts.layout import Block, Layout
+from fernbell.core.desserts.parts import Dessert, Garnish, Wedges
+from fernbell.core.desserts.practice import COVER_CLEARANCE, side_clearance
+from fernbell.core.formulas import FormulaReading
+from fernbell.core.molds import Point, clearance, outline
+from fernbell.core.molds.straight import MM3_PER_ML
+
+Loop = tuple[Point, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Shape:
+    """Outline of one part, or of one layer or pour of it [mm]."""
+
+    part: str
+    layer: str | None
+    rule: str
+    formula: str
+    loops: tuple[Loop, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Dimension:
+    """A measured distance in the section; `least_mm` is what it ought to be at least."""
+
+    part: str
+    layer: str | None
+    what: str
+    start: Point
+    end: Point
+    value_mm: float
+    least_mm: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class TopView:
+    """The dessert from above: its edge, hidden edges, cuts, one portion and the garnish."""
+
+    edge: Loop
+    hidden: tuple[Shape, ...]
+    cuts: tuple[tuple[Point, Point], ...]
+    portion: Loop
+    garnish: tuple[Shape, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Cut:
+    """The section through the middle and the view from above, with the room they need [mm]."""
+
+    width_mm: float
+    height_mm: float
+    mold_width_mm: float
+    rim_mm: float
+    section: tuple[Shape, ...]
+    dimensions: tuple[Dimension, ...]
+    top: TopView
+
+
+def draw(dessert: Dessert, layout: Layout, readings: Mapping[str, FormulaReading]) -> Cut:
+    """Outline every part.
+
+    Args:
+        dessert: parts in a mold [Dessert].
+        layout: where they stand [mm].
+        readings: formulas, whose density sizes the garnish [g/ml].
+    Returns:
+        outlines, from the back to the front [mm].
+    Source:
+        geometry; a garnish piece is drawn as a half ball of its volume.
+    """
+    half, top = dessert.mold.plan.length_mm / 2, layout.top_mm
+    coat = sum(one.thickness_mm for one in layout.coats)
+    side_coat = sum(one.thickness_mm for one in layout.coats if not one.top_only)
+    band = sum(one.thickness_mm for one in layout.bands)
+    pieces = tuple(
+        (garnish, centers, _half_ball_radius(garnish, readings[garnish.formula].density_g_ml))
+        for garnish in layout.garnishes
+        for centers in (_portion_centers(dessert),)
+    )
+    tallest = max((radius for _, _, radius in pieces), default=0.0)
+    highest = max((block.high_mm for block in layout.blocks), default=0.0)
+    widest = max((block.plan.length_mm for block in layout.blocks), default=0.0)
+    return Cut(
+        width_mm=max(2 * (half + side_coat + band), widest),
+        height_mm=max(top + coat + tallest, dessert.mold.height_mm, highest),
+        mold_width_mm=2 * half,
+        rim_mm=dessert.mold.height_mm,
+        section=(
+            *_fill_shapes(layout, half),
+            *(_block_shape(block) for block in layout.blocks),
+            *_coat_shapes(layout, half, top),
+            *_band_shapes(layout, half + side_coat),
+            *_standing_garnish(pieces, top + coat),
+        ),
+        dimensions=tuple(_dimensions(dessert, layout, half)),
+        top=_top_view(dessert, layout, side_coat, pieces),
+    )
+
+
+def _box(x0: float, x1: float, y0: float, y1: float) -> Loop:
+    return ((x0, y0), (x1, y0), (x1, y1), (x0, y1))
+
+
+def _block_shape(block: Block) -> Shape:
+    half = block.plan.length_mm / 2
+    loop = _box(-half, half, block.low_mm, block.high_mm)
+    return Shape(
+        block.part, block.layer, "insert" if block.layer else "base", block.formula, (loop,)
+    )
+
+
+def _fill_shapes(layout: Layout, half: float) -> Iterator[Shape]:
+    """The fill, one shape a pour, with holes where blocks stand in it."""
+    if layout.fill is None:
+        return
+    for low, high in layout.pours:
+        holes = []
+        for block in layout.blocks:
+            x = min(block.plan.length_mm / 2, half)
+            y0, y1 = max(block.low_mm, low), min(block.high_mm, high)
+            if y1 > y0:
+                holes.append(_box(-x, x, y0, y1))
+        loops = (_box(-half, half, low, high), *holes)
+        yield Shape(layout.fill.key, None, "fill", layout.fill.formula, loops)
+
+
+def _coat_shapes(layout: Layout, half: float, top: float) -> Iterator[Shape]:
+    for coat in layout.coats:
+        t = coat.thickness_mm
+        if coat.top_only:
+            loop = _box(-half, half, top, top + t)
+        else:
+            out, high = half + t, top + t
+            loop = (
+                *((-out, 0.0), (-out, high), (out, high), (out, 0.0)),
+                *((half, 0.0), (half, top), (-half, top), (-half, 0.0)),
+            )
+            half = out
+        yield Shape(coat.key, None, "coat", coat.formula, (loop,))
+        top += t
+
+
+def _band_shapes(layout: Layout, half: float) -> Iterator[Shape]:
+    for band in layout.bands:
+        out = half + band.thickness_mm
+        loops = (_box(-out, -half, 0.0, band.height_mm), _box(half, out, 0.0, band.height_mm))
+        yield Shape(band.key, None, "band", band.formula, loops)
+        half = out
+
+
+def _half_ball_radius(garnish: Garnish, density_g_ml: float | None) -> float:
+    volume_mm3 = garnish.piece_g / (density_g_ml or 1.0) * MM3_PER_ML
+    return float((3 * volume_mm3 / (2 * math.pi)) ** (1 / 3))
+
+
+Pieces = tuple[tuple[Garnish, tuple[Point, ...], float], ...]
+
+
+def _standing_garnish(pieces: Pieces, board: float) -> Iterator[Shape]:
+    """Pieces on the far half, seen behind the cut."""
+    for garnish, centers, radius in pieces:
+        loops = tuple(
+            tuple(
+                (
+                    x + radius * math.cos(math.pi * i / 12),
+                    board + radius * math.sin(math.pi * i / 12),
+                )
+                for i in range(13)
+            )
+            for x, y in centers
+            if y >= 0
+        )
+        yield Shape(garnish.key, None, "garnish", garnish.formula, loops)
+
+
+def _portion_centers(dessert: Dessert) -> tuple[Point, ...]:
+    plan, portions = dessert.mold.plan, dessert.portions
+    if isinstance(portions, Wedges):
+        # One portion is the whole: its garnish sits in the middle.
+        reach = 0.0 if portions.count == 1 else 0.68 * plan.length_mm / 2
+        turns = ((i + 0.5) / portions.count for i in range(portions.count))
+        return tuple(
+            (reach * math.sin(2 * math.pi * turn), reach * math.cos(2 * math.pi * turn))
+            for turn in turns
+        )
+    return tuple(
+        (
+            plan.length_mm * ((column + 0.5) / portions.columns - 0.5),
+            plan.width_mm * ((row + 0.5) / portions.rows - 0.5),
+        )
+        for row in range(portions.rows)
+        for column in range(portions.columns)
+    )
+
+
+def _top_view(dessert: Dessert, layout: Layout, side_coat: float, pieces: Pieces) -> TopView:
+    edge = dessert.mold.plan.grown(side_coat)
+    hidden = [
+        Shape(block.part, block.layer, "hidden", block.formula, (outline(block.plan),))
+        for block in (*layout.bases[:1], *(stack[0] for _, stack in layout.inserts))
+    ]
+    cuts, portion = _portion_lines(dessert, edge.length_mm, edge.width_mm)
+    garnish = tuple(
+        Shape(
+            one.key,
+            None,
+            "garnish",
+            one.formula,
+            tuple(
+                tuple(
+                    (x + radius * math.cos(math.pi * i / 8), y + radius * math.sin(math.pi * i / 8))
+                    for i in range(16)
+                )
+                for x, y in centers
+            ),
+        )
+        for one, centers, radius in pieces
+    )
+    return TopView(outline(edge), tuple(hidden), cuts, portion, garnish)
+
+
+def _portion_lines(
+    dessert: Dessert, length: float, width: float
+) -> tuple[tuple[tuple[Point, Point], ...], Loop]:
+    """Where the knife goes, and the outline of the first portion."""
+    portions = dessert.portions
+    if isinstance(portions, Wedges):
+        radius, count = length / 2, portions.count
+        if count == 1:
+            return (), ()
+
+        def rim(turn: float) -> Point:
+            return radius * math.sin(2 * math.pi * turn), radius * math.cos(2 * math.pi * turn)
+
+        arc = tuple(rim(step / 12 / count) for step in range(13))
+        return tuple(((0.0, 0.0), rim(i / count)) for i in range(count)), ((0.0, 0.0), *arc)
+    columns, rows = portions.columns, portions.rows
+    xs = [length * (i / columns - 0.5) for i in range(columns + 1)]
+    ys = [width * (i / rows - 0.5) for i in range(rows + 1)]
+    lines = (
+        *(((x, ys[0]), (x, ys[-1])) for x in xs[1:-1]),
+        *(((xs[0], y), (xs[-1], y)) for y in ys[1:-1]),
+    )
+    return lines, _box(xs[0], xs[1], ys[-2], ys[-1])
+
+
+def _dimensions(dessert: Dessert, layout: Layout, half: float) -> Iterator[Dimension]:
+    for block in layout.blocks:
+        edge = block.plan.length_mm / 2
+        yield Dimension(
+            block.part,
+            block.layer,
+            "height",
+            (edge, block.low_mm),
+            (edge, block.high_mm),
+            block.height_mm,
+        )
+    for base in layout.bases:
+        yield from _side_dimension(dessert, base, half, 0.0)
+    floor = layout.base_top_mm
+    for insert, stack in layout.inserts:
+        least = side_clearance(dessert.mold.plan.length_mm).value
+        yield from _side_dimension(dessert, stack[0], half, least)
+        edge, top = stack[0].plan.length_mm / 2, stack[-1].high_mm
+        below, above = insert.lift_mm - floor, layout.level_mm - top
+        cover = COVER_CLEARANCE.value
+        yield Dimension(
+            insert.key, None, "below", (edge, floor), (edge, insert.lift_mm), below, cover
+        )
+        if layout.fill:
+            yield Dimension(
+                insert.key, None, "above", (edge, top), (edge, layout.level_mm), above, cover
+            )
+        floor = top
+
+
+def _side_dimension(
+    dessert: Dessert, block: Block, half: float, least: float
+) -> Iterator[Dimension]:
+    gap, middle = clearance(block.plan, dessert.mold.plan), (block.low_mm + block.high_mm) / 2
+    start, end = (-half, middle), (-block.plan.length_mm / 2, middle)
+    yield Dimension(block.part, block.layer, "side", start, end, gap, least)

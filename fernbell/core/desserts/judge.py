@@ -1,0 +1,323 @@
+"""Judgements on a dessert, each with its reason and what to do about it."""
+
+from collections.abc import Iterator, Mapping
+
+from fernbell.core.desserts import practice
+from fernbell.core.desserts.layout import Block, Layout
+from fernbell.core.desserts.measure import PartResult
+from fernbell.core.desserts.parts import Dessert, Insert
+from fernbell.core.findings import Finding, Severity
+from fernbell.core.formulas import FormulaReading, Sheet
+from fernbell.core.molds import clearance
+from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, MASS_BALANCE, Working, figure_text
+
+_TOUCHING_MM = 1e-6
+_ORDER = {Severity.WRONG: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
+
+
+def judge(
+    dessert: Dessert,
+    layout: Layout,
+    readings: Mapping[str, FormulaReading],
+    parts: tuple[PartResult, ...],
+    portion: Working | None,
+    made: tuple[Sheet, ...],
+) -> tuple[Finding, ...]:
+    """Everything there is to say about a dessert, the worst first.
+
+    Args:
+        dessert: parts in a mold [Dessert].
+        layout: where they stand [mm].
+        readings: the formulas they are made of [g/ml].
+        parts: what they measure [g, ml].
+        portion: working of one portion's weight [g].
+        made: the scaled sheets [g].
+    Returns:
+        findings [Finding].
+    Source:
+        geometry and common practice; each finding names its own.
+    """
+    names = {(part.part, part.layer): part.name for part in parts}
+    found = [
+        *_bases(dessert, layout, names),
+        *_inserts(dessert, layout, names),
+        *_rest(layout, parts),
+        *_coats(layout, parts),
+        *_bands(dessert, layout, names),
+        *_formulas(parts, readings),
+        *_portion(portion),
+        *_sheets(made),
+    ]
+    return tuple(sorted(found, key=lambda one: _ORDER[one.severity]))
+
+
+Names = Mapping[tuple[str, str | None], str]
+
+
+def _outside(block: Block, gap: float, name: str) -> Finding:
+    return Finding(
+        code="part-outside",
+        severity=Severity.WRONG,
+        message=f"{name} is wider than the mold by {figure_text(-2 * gap)} mm.",
+        why="What stands outside the wall cannot be lined, filled or lifted off.",
+        remedy=f"Make it at most {figure_text(block.plan.length_mm + 2 * gap)} mm across, "
+        "or choose a larger mold.",
+        source=GEOMETRY,
+        part=block.part,
+    )
+
+
+def _above_rim(part: str, name: str, top: float, rim: float) -> Finding:
+    return Finding(
+        code="above-rim",
+        severity=Severity.WRONG,
+        message=f"{name} stands {figure_text(top - rim)} mm above the rim.",
+        why=f"Its top is at {figure_text(top)} mm and the mold is {figure_text(rim)} mm high.",
+        remedy=f"Take {figure_text(top - rim)} mm off the layers below or off it, "
+        "or use a higher mold.",
+        source=GEOMETRY,
+        part=part,
+    )
+
+
+def _bases(dessert: Dessert, layout: Layout, names: Names) -> Iterator[Finding]:
+    for block in layout.bases:
+        name = names[block.part, block.layer]
+        gap = clearance(block.plan, dessert.mold.plan)
+        if gap < -_TOUCHING_MM:
+            yield _outside(block, gap, name)
+        if block.high_mm > dessert.mold.height_mm + _TOUCHING_MM:
+            yield _above_rim(block.part, name, block.high_mm, dessert.mold.height_mm)
+
+
+def _inserts(dessert: Dessert, layout: Layout, names: Names) -> Iterator[Finding]:
+    floor, under = layout.base_top_mm, "the base"
+    for insert, stack in layout.inserts:
+        top = stack[-1].high_mm
+        name = insert.name or names[insert.key, stack[-1].layer]
+        yield from _side(dessert, stack[0], name)
+        yield from _below(insert, floor, under, name)
+        yield from _above(dessert, layout, insert, top, name)
+        floor, under = top, name
+
+
+def _side(dessert: Dessert, block: Block, name: str) -> Iterator[Finding]:
+    gap = clearance(block.plan, dessert.mold.plan)
+    least = practice.side_clearance(dessert.mold.plan.length_mm)
+    if gap < -_TOUCHING_MM:
+        yield _outside(block, gap, name)
+    elif gap < least.value - _TOUCHING_MM:
+        across = block.plan.length_mm - 2 * (least.value - gap)
+        yield Finding(
+            code="insert-near-wall",
+            severity=Severity.CAUTION,
+            message=f"{name} is {figure_text(gap)} mm from the wall; "
+            f"{figure_text(least.value)} mm keeps it covered.",
+            why="An insert that slips a few millimetres shows through, and thin mousse tears "
+            "off with the liner.",
+            remedy=f"Freeze it in a ring of {figure_text(across)} mm.",
+            source=least.source,
+            part=block.part,
+        )
+
+
+def _below(insert: Insert, floor: float, under: str, name: str) -> Iterator[Finding]:
+    gap, least = insert.lift_mm - floor, practice.COVER_CLEARANCE
+    wanted = f"Set its underside {figure_text(floor + least.value)} mm above the board."
+    if gap < -_TOUCHING_MM:
+        yield Finding(
+            code="insert-in-base",
+            severity=Severity.WRONG,
+            message=f"{name} is {figure_text(-gap)} mm inside {under}.",
+            why="Two solids cannot share the room; the mousse is counted short by the overlap.",
+            remedy=wanted,
+            source=GEOMETRY,
+            part=insert.key,
+        )
+    elif gap < least.value - _TOUCHING_MM and floor > 0:
+        yield Finding(
+            code="insert-near-base",
+            severity=Severity.NOTE,
+            message=f"Only {figure_text(gap)} mm of mousse between {under} and {name}.",
+            why="A thin seal sets unevenly and the insert tilts when it is pressed in.",
+            remedy=wanted,
+            source=least.source,
+            part=insert.key,
+        )
+
+
+def _above(
+    dessert: Dessert, layout: Layout, insert: Insert, top: float, name: str
+) -> Iterator[Finding]:
+    rim, least = dessert.mold.height_mm, practice.COVER_CLEARANCE
+    if top > rim + _TOUCHING_MM:
+        yield _above_rim(insert.key, name, top, rim)
+    elif layout.fill is None:
+        yield Finding(
+            code="nothing-around",
+            severity=Severity.WRONG,
+            message=f"Nothing holds {name}: no part fills the rest.",
+            why="An insert is frozen to stand in something poured around it.",
+            remedy="Add a mousse that fills the rest.",
+            source=COMMON_PRACTICE,
+            part=insert.key,
+        )
+    elif layout.level_mm - top < least.value - _TOUCHING_MM:
+        yield Finding(
+            code="insert-near-top",
+            severity=Severity.CAUTION,
+            message=f"{figure_text(layout.level_mm - top)} mm of mousse over {name}; "
+            f"{figure_text(least.value)} mm keeps it from showing.",
+            why="The glaze draws every edge beneath it, and a bare insert sheds it.",
+            remedy="Lower it, or thin it, by "
+            f"{figure_text(least.value - layout.level_mm + top)} mm.",
+            source=least.source,
+            part=insert.key,
+        )
+
+
+def _rest(layout: Layout, parts: tuple[PartResult, ...]) -> Iterator[Finding]:
+    for part in parts:
+        if layout.fill and part.part == layout.fill.key and part.volume and part.volume.value <= 0:
+            yield Finding(
+                code="negative-rest",
+                severity=Severity.WRONG,
+                message=f"Nothing is left for {part.name}: the other parts take "
+                f"{figure_text(-part.volume.value)} ml more than there is.",
+                why=part.volume.arithmetic,
+                remedy="Thin or narrow the base or the insert, fill higher, or use a larger mold.",
+                source=GEOMETRY,
+                part=part.part,
+            )
+    if layout.fill and layout.fill.level_mm is not None:
+        highest = max((block.high_mm for block in layout.bases), default=0.0)
+        if layout.level_mm < highest:
+            yield Finding(
+                code="fill-below-base",
+                severity=Severity.WRONG,
+                message="The fill ends below the top of the base.",
+                why=f"It is filled to {figure_text(layout.level_mm)} mm and the base ends at "
+                f"{figure_text(highest)} mm.",
+                remedy=f"Fill to more than {figure_text(highest)} mm, or to the rim.",
+                source=GEOMETRY,
+                part=layout.fill.key,
+            )
+
+
+def _coats(layout: Layout, parts: tuple[PartResult, ...]) -> Iterator[Finding]:
+    by_key = {part.part: part for part in parts}
+    for coat in layout.coats:
+        part = by_key[coat.key]
+        if part.make is None or part.mass is None:
+            continue
+        count = part.make.given[1].value
+        needed = part.mass.value * count * (1 + coat.runoff_percent / 100)
+        if needed < coat.least_pour_g:
+            yield Finding(
+                code="short-pour",
+                severity=Severity.NOTE,
+                message=f"{part.name}: {figure_text(needed)} g would cover, but less than "
+                f"{figure_text(coat.least_pour_g)} g does not pour well.",
+                why="A thin stream leaves laps; the coat has to be flooded on in one go. The "
+                "sheet is raised to the least pour.",
+                remedy=f"Keep the {figure_text(part.make.value - needed)} g that are over for "
+                "the next service, or coat more desserts at once.",
+                source=COMMON_PRACTICE,
+                part=coat.key,
+            )
+
+
+def _bands(dessert: Dessert, layout: Layout, names: Names) -> Iterator[Finding]:
+    for band in layout.bands:
+        if band.height_mm > layout.top_mm > 0:
+            yield Finding(
+                code="above-rim",
+                severity=Severity.CAUTION,
+                message=f"{names[band.key, None]} stands "
+                f"{figure_text(band.height_mm - layout.top_mm)} mm above the dessert.",
+                why="A strip higher than what it goes around has nothing to lean on.",
+                remedy=f"Cut it {figure_text(layout.top_mm)} mm high at most.",
+                source=GEOMETRY,
+                part=band.key,
+            )
+
+
+def _formulas(
+    parts: tuple[PartResult, ...], readings: Mapping[str, FormulaReading]
+) -> Iterator[Finding]:
+    first_use = {part.formula: part.part for part in reversed(parts)}
+    for key, reading in readings.items():
+        formula = reading.formula
+        if any(line.mass_g == 0 for line in formula.lines) or not formula.lines:
+            empty = not formula.lines
+            yield Finding(
+                code="zero-line",
+                severity=Severity.WRONG if empty else Severity.CAUTION,
+                message=f"{formula.name} has {'no lines yet' if empty else 'a line of 0 g'}.",
+                why="Nothing weighed brings nothing; scaled, it stays nothing.",
+                remedy="Enter its grams or take the line out.",
+                source=MASS_BALANCE,
+                part=first_use.get(key),
+                formula=key,
+            )
+        if formula.lines and key in first_use and reading.density_g_ml is None:
+            missing = ", ".join(reading.without_density) or "a density"
+            yield Finding(
+                code="no-density",
+                severity=Severity.WRONG,
+                message=f"{formula.name} has no density, so its grams are unknown.",
+                why=f"Unknown: {missing}. Volume turns into grams only through density.",
+                remedy="Weigh a level cup of it and enter grams per millilitre on the formula, "
+                "or enter the ingredient's density.",
+                source=COMMON_PRACTICE,
+                part=first_use[key],
+                formula=key,
+            )
+
+
+def _portion(portion: Working | None) -> Iterator[Finding]:
+    if portion is None:
+        return
+    light, heavy = practice.PORTION_LEAST, practice.PORTION_MOST
+    if light.value <= portion.value <= heavy.value:
+        return
+    weight, count = portion.value * portion.given[1].value, portion.given[1].value
+    target = (light.value + heavy.value) / 2
+    word = "light" if portion.value < light.value else "heavy"
+    yield Finding(
+        code=f"portion-{word}",
+        severity=Severity.CAUTION,
+        message=f"A portion of {figure_text(portion.value)} g is {word}.",
+        why=f"A plated slice weighs {figure_text(light.value)} to {figure_text(heavy.value)} g.",
+        remedy=f"Cut {max(1, round(weight / target))} instead of {count:g}.",
+        source=light.source,
+    )
+
+
+def _sheets(made: tuple[Sheet, ...]) -> Iterator[Finding]:
+    for sheet in made:
+        if abs(sheet.drift_percent) > practice.DRIFT_MOST.value:
+            yield Finding(
+                code="drift",
+                severity=Severity.CAUTION,
+                message=f"Rounding moves {sheet.name} by {figure_text(sheet.drift_percent)} %.",
+                why=f"{figure_text(sheet.batch_g - sheet.drift_g)} g become "
+                f"{figure_text(sheet.batch_g)} g on this scale.",
+                remedy="Weigh on a finer scale, or make a larger batch.",
+                source=MASS_BALANCE,
+                formula=sheet.formula,
+            )
+        for line in sheet.lines:
+            off = abs(line.mass_g - line.exact_g)
+            if line.exact_g and off / line.exact_g * 100 > practice.LINE_DRIFT_MOST.value:
+                lost = line.mass_g == 0
+                yield Finding(
+                    code="zero-line" if lost else "line-drift",
+                    severity=Severity.CAUTION if lost else Severity.NOTE,
+                    message=f"{line.name} in {sheet.name}: {figure_text(line.exact_g)} g "
+                    f"{'rounds to nothing' if lost else f'becomes {line.mass_g:g} g'}.",
+                    why=f"It is weighed in steps of {line.step_g:g} g.",
+                    remedy="Weigh it on a finer scale, or make a larger batch.",
+                    source=MASS_BALANCE,
+                    formula=sheet.formula,
+                )

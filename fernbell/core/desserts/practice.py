@@ -1,0 +1,50 @@
+"""Figures of the trade that judge and propose; each with its unit and where it comes from."""
+
+from dataclasses import dataclass
+
+from fernbell.core.working import COMMON_PRACTICE
+
+
+@dataclass(frozen=True, slots=True)
+class Practice:
+    """A figure of the trade."""
+
+    value: float
+    unit: str
+    source: str = COMMON_PRACTICE
+
+
+SIDE_CLEARANCE = Practice(10, "mm", "an insert ring about 2 cm narrower: common practice")
+SIDE_CLEARANCE_SMALL = Practice(5, "mm", "half of it in individual rings: common practice")
+INDIVIDUAL_BELOW = Practice(120, "mm")
+COVER_CLEARANCE = Practice(3, "mm", "mousse over and under an insert: common practice")
+PORTION_LEAST = Practice(70, "g")
+PORTION_MOST = Practice(160, "g")
+DRIFT_MOST = Practice(0.5, "%")
+LINE_DRIFT_MOST = Practice(5, "%")
+LINER_OVERLAP = Practice(10, "mm")
+
+BASE_GAP = Practice(8, "mm")
+BASE_HEIGHT = Practice(8, "mm")
+INSERT_HEIGHT = Practice(10, "mm")
+SEAL_DEPTH = Practice(4, "mm")
+COAT_THICKNESS = Practice(2, "mm")
+COAT_RUNOFF = Practice(30, "%")
+COAT_LEAST_POUR = Practice(600, "g")
+BAND_HEIGHT = Practice(15, "mm")
+BAND_THICKNESS = Practice(2, "mm")
+BAND_OVERLAP = Practice(10, "mm")
+GARNISH_PIECE = Practice(4, "g")
+
+
+def side_clearance(across_mm: float) -> Practice:
+    """Clearance to keep beside an insert.
+
+    Args:
+        across_mm: the mold's length or diameter [mm].
+    Returns:
+        10 mm, or 5 mm in molds less than 120 mm across [mm].
+    Source:
+        common practice.
+    """
+    return SIDE_CLEARANCE if across_mm >= INDIVIDUAL_BELOW.value else SIDE_CLEARANCE_SMALL

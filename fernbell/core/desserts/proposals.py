@@ -1,0 +1,133 @@
+"""Sensible measures to start from: a new part in this mold, the same dessert in another mold."""
+
+from dataclasses import replace
+
+from fernbell.core.desserts import practice
+from fernbell.core.desserts.layout import Layout, lay_out
+from fernbell.core.desserts.parts import (
+    Band,
+    Base,
+    Coat,
+    Dessert,
+    Fill,
+    Garnish,
+    Grid,
+    Insert,
+    Layer,
+    Part,
+    Portions,
+    Wedges,
+)
+from fernbell.core.errors import CoreError
+from fernbell.core.molds import Frame, Mold, Ring
+
+_PORTION_SIDE_MM = 60.0
+"""Side of the square portion a frame is first divided into; common practice."""
+
+
+def propose(dessert: Dessert, rule: str, key: str, formula: str) -> Part:
+    """A part of the given rule, measured for this dessert's mold and what already stands in it.
+
+    Args:
+        dessert: the dessert it joins [Dessert].
+        rule: base, insert, fill, coat, band or garnish [text].
+        key: key of the new part [key].
+        formula: key of its formula [key].
+    Returns:
+        the part, to be changed at will [mm, g].
+    Raises:
+        CoreError: an unknown rule, or a second part that fills the rest.
+    Source:
+        common practice.
+    """
+    mold, layout = dessert.mold, lay_out(dessert)
+    match rule:
+        case "base":
+            height = min(practice.BASE_HEIGHT.value, round(mold.height_mm / 5))
+            return Base(key, formula, max(1.0, height), _inside(mold, practice.BASE_GAP.value))
+        case "insert":
+            return _insert(mold, layout, key, formula)
+        case "fill":
+            if layout.fill:
+                raise CoreError("rule", "fill", "used once: this dessert already fills the rest")
+            return Fill(key, formula)
+        case "coat":
+            return Coat(
+                key,
+                formula,
+                practice.COAT_THICKNESS.value,
+                practice.COAT_RUNOFF.value,
+                practice.COAT_LEAST_POUR.value,
+            )
+        case "band":
+            height = min(practice.BAND_HEIGHT.value, mold.height_mm)
+            return Band(
+                key,
+                formula,
+                height,
+                practice.BAND_THICKNESS.value,
+                practice.BAND_OVERLAP.value,
+            )
+        case "garnish":
+            return Garnish(key, formula, practice.GARNISH_PIECE.value)
+        case _:
+            raise CoreError("rule", rule, "base, insert, fill, coat, band or garnish")
+
+
+def _inside(mold: Mold, gap_mm: float) -> float:
+    plan = mold.plan
+    shorter = min(plan.length_mm, plan.width_mm)
+    return plan.length_mm - 2 * min(gap_mm, round(shorter / 8))
+
+
+def _insert(mold: Mold, layout: Layout, key: str, formula: str) -> Insert:
+    """As wide as the clearance allows, over the highest part, no higher than leaves it covered."""
+    gap = 2 * practice.side_clearance(mold.plan.length_mm).value
+    floor = max((block.high_mm for block in layout.blocks), default=0.0)
+    lift = floor + practice.SEAL_DEPTH.value
+    room = layout.level_mm - lift - practice.COVER_CLEARANCE.value
+    height = max(1.0, min(practice.INSERT_HEIGHT.value, round(room)))
+    layer = Layer(f"{key}-1", formula, height)
+    return Insert(key, (layer,), _inside(mold, gap), lift)
+
+
+def refit(dessert: Dessert, mold: Mold) -> Dessert:
+    """The same dessert in another mold: parts keep their gap to the wall and their heights.
+
+    Where a gap would leave less than half of the part, the part keeps its share of the
+    diameter instead. Wedges and grids are exchanged for as many portions as are near.
+
+    Args:
+        dessert: the dessert as it is [Dessert].
+        mold: the mold it goes into [Mold].
+    Returns:
+        the dessert in that mold [mm].
+    Source:
+        common practice: the gap is what the chef chose.
+    """
+    was, now = dessert.mold.plan, mold.plan
+    shortest = now.length_mm - min(now.length_mm, now.width_mm)
+
+    def across(own_mm: float) -> float:
+        kept = own_mm + now.length_mm - was.length_mm
+        share = own_mm * now.length_mm / was.length_mm
+        return kept if kept > max(share / 2, shortest) else max(share, shortest + 10)
+
+    parts = tuple(
+        replace(part, across_mm=across(part.across_mm)) if isinstance(part, Base | Insert) else part
+        for part in dessert.parts
+    )
+    return replace(dessert, mold=mold, parts=parts, portions=_portions(dessert.portions, mold))
+
+
+def _portions(portions: Portions, mold: Mold) -> Portions:
+    if isinstance(mold, Ring):
+        return portions if isinstance(portions, Wedges) else Wedges(min(portions.count, 60))
+    if isinstance(portions, Grid):
+        return portions
+    return _grid(mold)
+
+
+def _grid(frame: Frame) -> Grid:
+    columns = max(1, round(frame.length_mm / _PORTION_SIDE_MM))
+    return Grid(columns, max(1, round(frame.width_mm / _PORTION_SIDE_MM)))

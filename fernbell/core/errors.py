@@ -1,0 +1,97 @@
+"""Refusals: input for which any number would be meaningless."""
+
+
+class CoreError(ValueError):
+    """Root of every refusal; names the field, what it held and what is allowed."""
+
+    def __init__(self, field: str, value: object, allowed: str) -> None:
+        self.field = field
+        self.value = value
+        self.allowed = allowed
+        super().__init__(self.sentence())
+
+    def sentence(self) -> str:
+        """What went wrong, for a person."""
+        return f"{self.field} is {self.value}: it must be {self.allowed}"
+
+
+class OutOfRange(CoreError):
+    """A number outside the range in which the relation holds."""
+
+
+class UnknownUnit(CoreError):
+    """A unit that is not in the table of kitchen measures."""
+
+
+class NotUnderstood(CoreError):
+    """Typed text that does not read as an amount and a name."""
+
+
+class MissingDensity(CoreError):
+    """Grams and millilitres were asked to meet and the density is unknown."""
+
+    def __init__(self, name: str) -> None:
+        super().__init__("density_g_ml", "unknown", f"known for {name}")
+
+    def sentence(self) -> str:
+        """What went wrong, for a person."""
+        return f"The density is not {self.allowed}: weigh a cup of it and enter the result"
+
+
+class UnknownKey(CoreError):
+    """A line or a part that points at nothing in the book."""
+
+
+class FormulaCircle(CoreError):
+    """A formula that contains itself; `path` names the way round."""
+
+    def __init__(self, path: tuple[str, ...]) -> None:
+        self.path = path
+        super().__init__("lines", " > ".join(path), "free of circles")
+
+    def sentence(self) -> str:
+        """What went wrong, for a person."""
+        return f"A formula cannot contain itself: {self.value}"
+
+
+class MoldOverflow(CoreError):
+    """More was poured than the mold holds."""
+
+    def __init__(self, volume_ml: float, capacity_ml: float) -> None:
+        self.overflow_ml = volume_ml - capacity_ml
+        super().__init__("volume_ml", f"{volume_ml:.2f}", f"at most {capacity_ml:.2f}")
+
+    def sentence(self) -> str:
+        """What went wrong, for a person."""
+        return f"{self.value} ml overflows the mold by {self.overflow_ml:.2f} ml"
+
+
+def check_range(
+    field: str,
+    value: float,
+    least: float = 0.0,
+    most: float = 1e6,
+    *,
+    open_least: bool = False,
+) -> float:
+    """Return the value, or refuse it.
+
+    Args:
+        field: name of the field, for the message.
+        value: the number to check [unit of the field].
+        least: smallest allowed [same unit].
+        most: largest allowed [same unit].
+        open_least: whether `least` itself is refused.
+    Returns:
+        the value, unchanged [same unit].
+    Raises:
+        OutOfRange: not finite, or outside the range.
+    Source:
+        definition.
+    """
+    # Written so that NaN fails both comparisons and is refused.
+    above = value > least if open_least else value >= least
+    if above and value <= most:
+        return value
+    word = "more than" if open_least else "at least"
+    raise OutOfRange(field, value, f"{word} {least:g} and at most {most:g}")

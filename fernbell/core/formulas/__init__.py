@@ -1,0 +1,36 @@
+"""Formulas: lines, percentages, losses, air, scaling and the sheets they end up on."""
+
+from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
+from fernbell.core.formulas.book import Book, Formula, Line, Losses, refuse_circle
+from fernbell.core.formulas.readings import (
+    FormulaReading,
+    building_order,
+    factor_to_mass,
+    factor_to_volume,
+    finished_share,
+    read_formulas,
+)
+from fernbell.core.formulas.sheets import Demand, Sheet, SheetLine, Use, sheets
+
+__all__ = [
+    "Body",
+    "Book",
+    "Demand",
+    "Formula",
+    "FormulaReading",
+    "Line",
+    "Losses",
+    "Sheet",
+    "SheetLine",
+    "Use",
+    "building_order",
+    "factor_to_mass",
+    "factor_to_volume",
+    "finished_share",
+    "fold",
+    "overrun_percent",
+    "read_formulas",
+    "refuse_circle",
+    "sheets",
+    "whipped_density",
+]

@@ -1,0 +1,139 @@
+"""Formulas and the book that holds them together with the ingredients they use."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, field
+from functools import cached_property
+
+from fernbell.core.errors import CoreError, FormulaCircle, UnknownKey, check_range
+from fernbell.core.formulas.air import GAS_KEPT_IN_FOLDING
+from fernbell.core.pantry import Ingredient
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """One line: so many grams of an ingredient, or of another formula as finished."""
+
+    key: str
+    mass_g: float
+    ingredient: str | None = None
+    formula: str | None = None
+    overrun_percent: float = 0.0
+
+    def __post_init__(self) -> None:
+        check_range("mass_g", self.mass_g)
+        check_range("overrun_percent", self.overrun_percent, most=2000)
+        if (self.ingredient is None) == (self.formula is None):
+            raise CoreError(
+                "ingredient", "both or neither", "an ingredient or a formula, one of them"
+            )
+
+
+@dataclass(frozen=True, slots=True)
+class Losses:
+    """What does not arrive: boiled or baked off, left in the pan, tasted.
+
+    Cooking is a share of what was weighed; pan and tasting are shares of what is then left.
+    """
+
+    cooking_percent: float = 0.0
+    pan_percent: float = 0.0
+    tasting_percent: float = 0.0
+
+    def __post_init__(self) -> None:
+        check_range("cooking_percent", self.cooking_percent, most=95)
+        check_range("pan_percent", self.pan_percent, most=50)
+        check_range("tasting_percent", self.tasting_percent, most=25)
+
+
+@dataclass(frozen=True, slots=True)
+class Formula:
+    """An ordered list of lines with its losses and its air.
+
+    `base_line` is the line percentages refer to (None: the whole). A density from a weighed
+    cup replaces the computed one.
+    """
+
+    key: str
+    name: str
+    lines: tuple[Line, ...] = ()
+    base_line: str | None = None
+    losses: Losses = field(default_factory=Losses)
+    gas_kept: float = GAS_KEPT_IN_FOLDING
+    measured_density_g_ml: float | None = None
+
+    def __post_init__(self) -> None:
+        check_range("gas_kept", self.gas_kept, most=1)
+        if self.measured_density_g_ml is not None:
+            check_range("measured_density_g_ml", self.measured_density_g_ml, least=0.02, most=25)
+        if self.base_line is not None and all(line.key != self.base_line for line in self.lines):
+            raise UnknownKey("base_line", self.base_line, "one of the formula's own lines")
+
+
+@dataclass(frozen=True)
+class Book:
+    """The ingredients and formulas a computation may refer to."""
+
+    ingredients: tuple[Ingredient, ...] = ()
+    formulas: tuple[Formula, ...] = ()
+
+    @cached_property
+    def _ingredient_by_key(self) -> dict[str, Ingredient]:
+        return {one.key: one for one in self.ingredients}
+
+    @cached_property
+    def _formula_by_key(self) -> dict[str, Formula]:
+        return {one.key: one for one in self.formulas}
+
+    def ingredient(self, key: str) -> Ingredient:
+        """The ingredient of that key; UnknownKey if there is none."""
+        try:
+            return self._ingredient_by_key[key]
+        except KeyError:
+            raise UnknownKey("ingredient", key, "in the pantry") from None
+
+    def formula(self, key: str) -> Formula:
+        """The formula of that key; UnknownKey if there is none."""
+        try:
+            return self._formula_by_key[key]
+        except KeyError:
+            raise UnknownKey("formula", key, "in the book") from None
+
+    def line_name(self, line: Line) -> str:
+        """The name of what a line weighs."""
+        if line.ingredient is not None:
+            return self.ingredient(line.ingredient).name
+        return self.formula(line.formula or "").name
+
+    def parts_of(self, key: str) -> Iterator[str]:
+        """Keys of the formulas that stand as lines in a formula, in order."""
+        return (line.formula for line in self.formula(key).lines if line.formula is not None)
+
+
+def refuse_circle(book: Book, key: str) -> None:
+    """Refuse a formula that contains itself, at any depth.
+
+    Args:
+        book: where the formulas are looked up [Book].
+        key: the formula to start from [key].
+    Returns:
+        nothing [none].
+    Raises:
+        FormulaCircle: with the names along the circle.
+        UnknownKey: a line points at a formula that is not in the book.
+    Source:
+        depth-first search.
+    """
+    _walk(book, key, [], set())
+
+
+def _walk(book: Book, key: str, path: list[str], done: set[str]) -> None:
+    if key in path:
+        circle = [*path[path.index(key) :], key]
+        raise FormulaCircle(tuple(book.formula(one).name for one in circle))
+    if key in done:
+        return
+    path.append(key)
+    for part in book.parts_of(key):
+        _walk(book, part, path, done)
+    path.pop()
+    done.add(key)

@@ -1,0 +1,255 @@
+"""What a formula is: its batch, what of it arrives, its density with air."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from fernbell.core.errors import MissingDensity, check_range
+from fernbell.core.formulas.air import Body, fold
+from fernbell.core.formulas.book import Book, Formula, Line, Losses, refuse_circle
+from fernbell.core.working import (
+    MASS_BALANCE,
+    VOLUME_BALANCE,
+    Given,
+    Working,
+    figure_text,
+)
+
+WATER_G_ML = 1.0
+"""What boils off is water; counted at 1.00 g/ml (0.998 at 20 °C), as a cook's scale would."""
+
+
+@dataclass(frozen=True, slots=True)
+class FormulaReading:
+    """A formula read at its own size; masses in g, density None while it is unknown.
+
+    `percents` stand beside the lines; `without_density` names what keeps the density unknown.
+    """
+
+    formula: Formula
+    batch_g: float
+    finished_g: float
+    percents: tuple[float | None, ...]
+    body: Body | None
+    density_g_ml: float | None
+    without_density: tuple[str, ...]
+    finished_working: Working
+    density_working: Working | None
+
+
+def building_order(book: Book, keys: Iterable[str]) -> tuple[str, ...]:
+    """Formulas in the order they are made: each after everything that goes into it.
+
+    Args:
+        book: where the formulas are looked up [Book].
+        keys: the formulas wanted, in the order wanted [keys].
+    Returns:
+        keys, each once, the nested ones included [keys].
+    Raises:
+        FormulaCircle: one of them contains itself.
+    Source:
+        topological order by depth-first search.
+    """
+    order: dict[str, None] = {}
+
+    def visit(key: str) -> None:
+        if key not in order:
+            for part in book.parts_of(key):
+                visit(part)
+            order[key] = None
+
+    for key in keys:
+        refuse_circle(book, key)
+        visit(key)
+    return tuple(order)
+
+
+def finished_share(losses: Losses) -> float:
+    """Share of the weighed batch that arrives: (1 - cooking)(1 - pan - tasting).
+
+    Args:
+        losses: the three losses [%].
+    Returns:
+        share [0 to 1].
+    Source:
+        mass balance; the sizes of the losses are common practice, set per formula.
+    """
+    left = 1 - losses.cooking_percent / 100
+    return left * (1 - (losses.pan_percent + losses.tasting_percent) / 100)
+
+
+def factor_to_mass(reading: FormulaReading, finished_g: float) -> float:
+    """Factor that scales a formula to a finished mass; f = wanted / finished.
+
+    Args:
+        reading: the formula at its own size [FormulaReading].
+        finished_g: mass wanted after all losses [g].
+    Returns:
+        factor on every line [1].
+    Raises:
+        OutOfRange: nothing wanted, or a formula that weighs nothing.
+    Source:
+        mass balance.
+    """
+    check_range("finished_g", finished_g, most=1e8)
+    check_range("batch_g", reading.finished_g, most=1e8, open_least=True)
+    return finished_g / reading.finished_g
+
+
+def factor_to_volume(reading: FormulaReading, volume_ml: float) -> float:
+    """Factor that scales a formula to a finished volume; f = volume x density / finished.
+
+    Args:
+        reading: the formula at its own size [FormulaReading].
+        volume_ml: volume wanted, air included [ml].
+    Returns:
+        factor on every line [1].
+    Raises:
+        MissingDensity: the density is unknown.
+        OutOfRange: a negative volume, or a formula that weighs nothing.
+    Source:
+        volume and mass balance.
+    """
+    check_range("volume_ml", volume_ml, most=1e8)
+    if reading.density_g_ml is None:
+        raise MissingDensity(reading.formula.name)
+    return factor_to_mass(reading, volume_ml * reading.density_g_ml)
+
+
+def read_formulas(book: Book, keys: Iterable[str]) -> dict[str, FormulaReading]:
+    """Read formulas and everything nested in them.
+
+    Args:
+        book: where formulas and ingredients are looked up [Book].
+        keys: the formulas wanted [keys].
+    Returns:
+        readings by key, in building order [g, g/ml].
+    Raises:
+        FormulaCircle: one of them contains itself.
+        UnknownKey: a line points at nothing.
+    Source:
+        volume and mass balance; folding share and overruns are common practice.
+    """
+    readings: dict[str, FormulaReading] = {}
+    for key in building_order(book, keys):
+        readings[key] = _read(book, book.formula(key), readings)
+    return readings
+
+
+def _read(book: Book, formula: Formula, known: dict[str, FormulaReading]) -> FormulaReading:
+    batch = sum(line.mass_g for line in formula.lines)
+    finished = batch * finished_share(formula.losses)
+    bodies = [_line_body(book, line, known) for line in formula.lines]
+    missing = tuple(
+        book.line_name(line)
+        for line, body in zip(formula.lines, bodies, strict=True)
+        if body is None
+    )
+    body = _cooked(formula, [one for one in bodies if one is not None]) if not missing else None
+    density = formula.measured_density_g_ml or (body.density_g_ml if body else None)
+    return FormulaReading(
+        formula=formula,
+        batch_g=batch,
+        finished_g=finished,
+        percents=_percents(formula, batch),
+        body=_as_measured(body, density),
+        density_g_ml=density,
+        without_density=() if density else missing,
+        finished_working=_finished_working(formula, batch, finished),
+        density_working=_density_working(formula, body, density),
+    )
+
+
+def _line_body(book: Book, line: Line, known: dict[str, FormulaReading]) -> Body | None:
+    if line.mass_g == 0:
+        return Body(0.0, 0.0)
+    if line.formula is not None:
+        reading = known[line.formula]
+        if reading.body is None or reading.body.mass_g == 0:
+            return None
+        share = line.mass_g / reading.body.mass_g
+        gas_free, gas = reading.body.gas_free_ml * share, reading.body.gas_ml * share
+    else:
+        density = book.ingredient(line.ingredient or "").density_g_ml
+        if density is None:
+            return None
+        gas_free, gas = line.mass_g / density, 0.0
+    return Body(line.mass_g, gas_free, gas + gas_free * line.overrun_percent / 100)
+
+
+def _cooked(formula: Formula, bodies: list[Body]) -> Body | None:
+    """All lines folded together, less the water that cooking drove off; None if nothing is left."""
+    mixed = fold(bodies, formula.gas_kept)
+    boiled_off = mixed.mass_g * formula.losses.cooking_percent / 100
+    gas_free = mixed.gas_free_ml - boiled_off / WATER_G_ML
+    if gas_free <= 0:
+        return None
+    return Body(mixed.mass_g - boiled_off, gas_free, mixed.gas_ml)
+
+
+def _as_measured(body: Body | None, density: float | None) -> Body | None:
+    """The body at its measured density: what is over its gas-free volume is gas."""
+    if density is None:
+        return None
+    if body is None:
+        return Body(1.0, 1.0 / density)
+    volume = body.mass_g / density
+    gas_free = min(body.gas_free_ml, volume)
+    return Body(body.mass_g, gas_free, volume - gas_free)
+
+
+def _percents(formula: Formula, batch_g: float) -> tuple[float | None, ...]:
+    base = batch_g
+    if formula.base_line is not None:
+        base = next(line.mass_g for line in formula.lines if line.key == formula.base_line)
+    return tuple(100 * line.mass_g / base if base else None for line in formula.lines)
+
+
+def _finished_working(formula: Formula, batch: float, finished: float) -> Working:
+    losses = formula.losses
+    pan, tasting = losses.pan_percent, losses.tasting_percent
+    return Working(
+        figure=f"{formula.name}, finished",
+        value=finished,
+        unit="g",
+        given=(
+            Given("weighed", batch, "g"),
+            Given("lost in cooking", losses.cooking_percent, "%"),
+            Given("left in the pan", pan, "%"),
+            Given("tasted", tasting, "%"),
+        ),
+        rule="finished = weighed × (1 − cooking) × (1 − pan − tasting)",
+        arithmetic=f"{figure_text(batch)} × {figure_text(1 - losses.cooking_percent / 100)} × "
+        f"{figure_text(1 - (pan + tasting) / 100)} = {figure_text(finished)} g",
+        source=MASS_BALANCE + "; the losses are set on the formula",
+    )
+
+
+def _density_working(formula: Formula, body: Body | None, density: float | None) -> Working | None:
+    if density is None:
+        return None
+    if formula.measured_density_g_ml is not None:
+        return Working(
+            figure=f"Density of {formula.name}",
+            value=density,
+            unit="g/ml",
+            given=(Given("weighed cup", density, "g/ml"),),
+            rule="measured: mass of a filled cup / its volume",
+            arithmetic=f"{figure_text(density)} g/ml, as entered",
+            source="measured in this kitchen",
+        )
+    assert body is not None
+    return Working(
+        figure=f"Density of {formula.name}",
+        value=density,
+        unit="g/ml",
+        given=(
+            Given("mass", body.mass_g, "g"),
+            Given("volume without air", body.gas_free_ml, "ml"),
+            Given("air kept", body.gas_ml, "ml"),
+            Given("share of the air kept in folding", 100 * formula.gas_kept, "%"),
+        ),
+        rule="density = mass / (volume without air + air kept); volumes add, densities do not",
+        arithmetic=f"{figure_text(body.mass_g)} / ({figure_text(body.gas_free_ml)} + "
+        f"{figure_text(body.gas_ml)}) = {figure_text(density)} g/ml",
+        source=VOLUME_BALANCE,
+    )

@@ -1,0 +1,174 @@
+"""Scaled sheets: every formula once, at the size all its uses ask for."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from fernbell.core.formulas.book import Book, Line
+from fernbell.core.formulas.readings import FormulaReading, factor_to_mass
+from fernbell.core.measures import round_to_scale
+from fernbell.core.pantry import Piece, pieces_in
+from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
+
+FORMULA_STEP_G = 1.0
+"""Step on which a finished preparation is weighed into another; common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Demand:
+    """So many finished grams of a formula, and for what."""
+
+    formula: str
+    mass_g: float
+    purpose: str
+
+
+@dataclass(frozen=True, slots=True)
+class Use:
+    """One reason a sheet is as large as it is."""
+
+    purpose: str
+    mass_g: float
+
+
+@dataclass(frozen=True, slots=True)
+class SheetLine:
+    """One line as weighed; `pieces` counts it in the ingredient's own units."""
+
+    key: str
+    name: str
+    formula: str | None
+    exact_g: float
+    mass_g: float
+    step_g: float
+    percent: float | None
+    overrun_percent: float
+    pieces: tuple[tuple[str, float], ...]
+    working: Working
+
+
+@dataclass(frozen=True, slots=True)
+class Sheet:
+    """One formula at size: what is weighed, what arrives, and what it is for."""
+
+    formula: str
+    name: str
+    factor: float
+    finished_g: float
+    batch_g: float
+    drift_g: float
+    drift_percent: float
+    lines: tuple[SheetLine, ...]
+    uses: tuple[Use, ...]
+    working: Working
+
+
+def sheets(
+    book: Book, readings: Mapping[str, FormulaReading], demands: Sequence[Demand]
+) -> tuple[Sheet, ...]:
+    """Merge demands into one sheet a formula, nested formulas included.
+
+    A formula's own lines that are formulas are demands too, for their exact grams.
+
+    Args:
+        book: where ingredients and formulas are looked up [Book].
+        readings: the formulas read at their own size, in building order [FormulaReading].
+        demands: finished grams wanted, shape (n,) [g].
+    Returns:
+        sheets in building order; formulas that weigh nothing are left out [Sheet].
+    Raises:
+        OutOfRange: a demand that is negative or not finite.
+    Source:
+        mass balance.
+    """
+    wanted: dict[str, list[Use]] = {key: [] for key in readings}
+    for demand in demands:
+        wanted[demand.formula].append(Use(demand.purpose, demand.mass_g))
+    made: dict[str, Sheet] = {}
+    for key in reversed(list(readings)):
+        reading, uses = readings[key], tuple(wanted[key])
+        if not uses or reading.finished_g == 0:
+            continue
+        made[key] = _sheet(book, reading, uses)
+        for line in made[key].lines:
+            if line.formula is not None:
+                wanted[line.formula].append(Use(reading.formula.name, line.exact_g))
+    return tuple(made[key] for key in readings if key in made)
+
+
+def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
+    formula = reading.formula
+    finished = sum(use.mass_g for use in uses)
+    factor = factor_to_mass(reading, finished)
+    exact = [line.mass_g * factor for line in formula.lines]
+    steps = [_step(book, line) for line in formula.lines]
+    rounded = round_to_scale(exact, steps)
+    lines = tuple(
+        SheetLine(
+            key=line.key,
+            name=book.line_name(line),
+            formula=line.formula,
+            exact_g=exact_g,
+            mass_g=mass_g,
+            step_g=step,
+            percent=percent,
+            overrun_percent=line.overrun_percent,
+            pieces=tuple((piece.name, pieces_in(piece, mass_g)) for piece in _pieces(book, line)),
+            working=_line_working(book.line_name(line), line.mass_g, factor, exact_g, mass_g, step),
+        )
+        for line, exact_g, mass_g, step, percent in zip(
+            formula.lines, exact, rounded.masses_g, steps, reading.percents, strict=True
+        )
+    )
+    return Sheet(
+        formula=formula.key,
+        name=formula.name,
+        factor=factor,
+        finished_g=finished,
+        batch_g=rounded.batch_g,
+        drift_g=rounded.drift_g,
+        drift_percent=rounded.drift_percent,
+        lines=lines,
+        uses=uses,
+        working=_sheet_working(reading, uses, finished, factor),
+    )
+
+
+def _step(book: Book, line: Line) -> float:
+    if line.ingredient is None:
+        return FORMULA_STEP_G
+    return book.ingredient(line.ingredient).weigh_step_g
+
+
+def _pieces(book: Book, line: Line) -> tuple[Piece, ...]:
+    return book.ingredient(line.ingredient).pieces if line.ingredient is not None else ()
+
+
+def _line_working(
+    name: str, own_g: float, factor: float, exact_g: float, mass_g: float, step_g: float
+) -> Working:
+    return Working(
+        figure=name,
+        value=mass_g,
+        unit="g",
+        given=(Given("in the formula", own_g, "g"), Given("factor", factor, "")),
+        rule=f"grams in the formula × factor, rounded to {step_g:g} g so that the sheet closes",
+        arithmetic=f"{figure_text(own_g)} × {figure_text(factor)} = {figure_text(exact_g)} g, "
+        f"weighed as {mass_g:g} g",
+        source=MASS_BALANCE + "; rounding by the largest remainder",
+    )
+
+
+def _sheet_working(
+    reading: FormulaReading, uses: tuple[Use, ...], finished: float, factor: float
+) -> Working:
+    asked = " + ".join(f"{use.purpose} {figure_text(use.mass_g)}" for use in uses)
+    return Working(
+        figure=f"Size of the sheet, {reading.formula.name}",
+        value=factor,
+        unit="× the formula",
+        given=tuple(Given(use.purpose, use.mass_g, "g") for use in uses),
+        rule="factor = finished grams wanted / finished grams of the formula",
+        arithmetic=f"({asked}) / {figure_text(reading.finished_g)} = {figure_text(factor)}",
+        source=MASS_BALANCE,
+        steps=(reading.finished_working,),
+    )

@@ -1,0 +1,24 @@
+"""Ingredients: density, what they are weighed on, and what one piece weighs."""
+
+from fernbell.core.pantry.eggs import EGG_GRADES, EggGrade, EggPart, egg_mass
+from fernbell.core.pantry.ingredient import (
+    Ingredient,
+    Piece,
+    mass_of_amount,
+    mass_of_pieces,
+    mass_of_volume,
+    pieces_in,
+)
+
+__all__ = [
+    "EGG_GRADES",
+    "EggGrade",
+    "EggPart",
+    "Ingredient",
+    "Piece",
+    "egg_mass",
+    "mass_of_amount",
+    "mass_of_pieces",
+    "mass_of_volume",
+    "pieces_in",
+]

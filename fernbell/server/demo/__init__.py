@@ -1,0 +1,1 @@
+"""The demo kitchen of Wrenmoor Hall, invented for Fern Bell."""
