@@ -1,5 +1,28 @@
 """Refusals: input for which any number would be meaningless."""
 
+_UNITS = {"g_ml": "g/ml", "percent": "%", "mm": "mm", "ml": "ml", "g": "g", "min": "min"}
+
+
+def _name_and_unit(field: str) -> tuple[str, str]:
+    """A field's name in words and its unit: 'height_mm' is ('height', 'mm')."""
+    for suffix, unit in _UNITS.items():
+        if field.endswith(f"_{suffix}"):
+            return field.removesuffix(f"_{suffix}").replace("_", " "), unit
+    return field.replace("_", " "), ""
+
+
+def field_words(field: str) -> str:
+    """A field as a person would call it.
+
+    Args:
+        field: its identifier [text].
+    Returns:
+        words, such as 'Height' for 'height_mm' [text].
+    Source:
+        the house's rule for identifiers.
+    """
+    return _name_and_unit(field)[0].capitalize()
+
 
 class CoreError(ValueError):
     """Root of every refusal; names the field, what it held and what is allowed."""
@@ -12,11 +35,17 @@ class CoreError(ValueError):
 
     def sentence(self) -> str:
         """What went wrong, for a person."""
-        return f"{self.field} is {self.value}: it must be {self.allowed}"
+        return f"{field_words(self.field)} must be {self.allowed}, not {self.value}."
 
 
 class OutOfRange(CoreError):
     """A number outside the range in which the relation holds."""
+
+    def sentence(self) -> str:
+        """What went wrong, for a person; the unit is the one the field's name ends in."""
+        _, unit = _name_and_unit(self.field)
+        unit = f" {unit}" if unit else ""
+        return f"{field_words(self.field)} must be {self.allowed}{unit}, not {self.value}."
 
 
 class UnknownUnit(CoreError):
@@ -35,7 +64,7 @@ class MissingDensity(CoreError):
 
     def sentence(self) -> str:
         """What went wrong, for a person."""
-        return f"The density is not {self.allowed}: weigh a cup of it and enter the result"
+        return f"The density is not {self.allowed}: weigh a cup of it and enter the result."
 
 
 class UnknownKey(CoreError):
@@ -51,7 +80,7 @@ class FormulaCircle(CoreError):
 
     def sentence(self) -> str:
         """What went wrong, for a person."""
-        return f"A formula cannot contain itself: {self.value}"
+        return f"A formula cannot contain itself: {self.value}."
 
 
 class MoldOverflow(CoreError):
@@ -63,7 +92,7 @@ class MoldOverflow(CoreError):
 
     def sentence(self) -> str:
         """What went wrong, for a person."""
-        return f"{self.value} ml overflows the mold by {self.overflow_ml:.2f} ml"
+        return f"{self.value} ml overflows the mold by {self.overflow_ml:.2f} ml."
 
 
 def check_range(

@@ -1,6 +1,9 @@
 """What the working of a figure looks like: a result that can be checked by hand."""
 
+import math
 from dataclasses import dataclass
+
+from fernbell.core.errors import OutOfRange
 
 COMMON_PRACTICE = "common practice"
 GEOMETRY = "geometry, exact"
@@ -33,9 +36,13 @@ class Working:
     source: str
     steps: tuple["Working", ...] = ()
 
+    def __post_init__(self) -> None:
+        if not math.isfinite(self.value):
+            raise OutOfRange(self.figure, self.value, "a finite number")
+
 
 def figure_text(value: float) -> str:
-    """Print a number for a working, to four significant figures and no fewer than its grams.
+    """Print a number for a working, to four significant figures, or whole above a thousand.
 
     Args:
         value: the number [any unit].
@@ -44,9 +51,6 @@ def figure_text(value: float) -> str:
     Source:
         definition.
     """
-    size = abs(value)
-    if size >= 1000:
-        return f"{value:,.0f}".replace(",", " ")
-    decimals = 1 if size >= 100 else 2 if size >= 10 else 3 if size >= 1 else 4
-    text = f"{value:.{decimals}f}"
-    return text.rstrip("0").rstrip(".") if "." in text else text
+    if -1000 < value < 1000:
+        return f"{value:.4g}"
+    return f"{value:,.0f}".replace(",", " ")

@@ -17,6 +17,9 @@ from fernbell.core.molds.straight import MM3_PER_ML
 
 Loop = tuple[Point, ...]
 
+_CIRCLE = tuple((math.cos(math.pi * i / 8), math.sin(math.pi * i / 8)) for i in range(16))
+_HALF_CIRCLE = tuple((math.cos(math.pi * i / 12), math.sin(math.pi * i / 12)) for i in range(13))
+
 
 @dataclass(frozen=True, slots=True)
 class Shape:
@@ -170,13 +173,7 @@ def _standing_garnish(pieces: Pieces, board: float) -> Iterator[Shape]:
     """Pieces on the far half, seen behind the cut."""
     for garnish, centers, radius in pieces:
         loops = tuple(
-            tuple(
-                (
-                    x + radius * math.cos(math.pi * i / 12),
-                    board + radius * math.sin(math.pi * i / 12),
-                )
-                for i in range(13)
-            )
+            tuple((x + radius * dx, board + radius * dy) for dx, dy in _HALF_CIRCLE)
             for x, y in centers
             if y >= 0
         )
@@ -217,11 +214,7 @@ def _top_view(dessert: Dessert, layout: Layout, side_coat: float, pieces: Pieces
             "garnish",
             one.formula,
             tuple(
-                tuple(
-                    (x + radius * math.cos(math.pi * i / 8), y + radius * math.sin(math.pi * i / 8))
-                    for i in range(16)
-                )
-                for x, y in centers
+                tuple((x + radius * dx, y + radius * dy) for dx, dy in _CIRCLE) for x, y in centers
             ),
         )
         for one, centers, radius in pieces

@@ -33,12 +33,11 @@ class Solved:
     liner: Working
     portions: int
     portion: Working | None
-    sheets: tuple[Sheet, ...]
     findings: tuple[Finding, ...]
     cut: Cut
 
 
-def solve(dessert: Dessert, book: Book, count: int = 1) -> Solved:
+def solve(dessert: Dessert, book: Book, count: int = 1) -> tuple[Solved, tuple[Sheet, ...]]:
     """Work out a dessert, part by part, each by its own rule.
 
     Args:
@@ -46,7 +45,7 @@ def solve(dessert: Dessert, book: Book, count: int = 1) -> Solved:
         book: the formulas and ingredients it refers to [Book].
         count: how many of it are made [1].
     Returns:
-        volumes, masses, sheets, findings and the cut [ml, g, mm].
+        volumes, masses, findings and the cut; and one scaled sheet a formula [ml, g, mm].
     Raises:
         OutOfRange: a count below 1 or above 5000, or a part too short for a frame.
         FormulaCircle: a formula contains itself.
@@ -65,7 +64,7 @@ def solve(dessert: Dessert, book: Book, count: int = 1) -> Solved:
     plan, top = dessert.mold.plan, layout.top_mm
     surface = (plan.area_mm2 + plan.perimeter_mm * top) / 100
     strip = plan.perimeter_mm + LINER_OVERLAP.value
-    return Solved(
+    solved = Solved(
         count=count,
         parts=_from_the_top(dessert, parts),
         finished=finished,
@@ -75,10 +74,10 @@ def solve(dessert: Dessert, book: Book, count: int = 1) -> Solved:
         liner=liner_strip(plan.perimeter_mm, LINER_OVERLAP.value, strip),
         portions=portions,
         portion=portion,
-        sheets=made,
         findings=judge(dessert, layout, readings, parts, portion, made),
         cut=draw(dessert, layout, readings),
     )
+    return solved, made
 
 
 def _formulas_used(layout: Layout) -> Iterable[str]:

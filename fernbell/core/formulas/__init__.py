@@ -10,7 +10,7 @@ from fernbell.core.formulas.readings import (
     finished_share,
     read_formulas,
 )
-from fernbell.core.formulas.sheets import Demand, Sheet, SheetLine, Use, sheets
+from fernbell.core.formulas.sheets import Demand, Sheet, SheetLine, Use, line_working, sheets
 
 __all__ = [
     "Body",
@@ -28,6 +28,7 @@ __all__ = [
     "factor_to_volume",
     "finished_share",
     "fold",
+    "line_working",
     "overrun_percent",
     "read_formulas",
     "refuse_circle",

@@ -37,13 +37,13 @@ class SheetLine:
     key: str
     name: str
     formula: str | None
+    own_g: float
     exact_g: float
     mass_g: float
     step_g: float
     percent: float | None
     overrun_percent: float
     pieces: tuple[tuple[str, float], ...]
-    working: Working
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,13 +107,13 @@ def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
             key=line.key,
             name=book.line_name(line),
             formula=line.formula,
+            own_g=line.mass_g,
             exact_g=exact_g,
             mass_g=mass_g,
             step_g=step,
             percent=percent,
             overrun_percent=line.overrun_percent,
             pieces=tuple((piece.name, pieces_in(piece, mass_g)) for piece in _pieces(book, line)),
-            working=_line_working(book.line_name(line), line.mass_g, factor, exact_g, mass_g, step),
         )
         for line, exact_g, mass_g, step, percent in zip(
             formula.lines, exact, rounded.masses_g, steps, reading.percents, strict=True
@@ -143,21 +143,6 @@ def _pieces(book: Book, line: Line) -> tuple[Piece, ...]:
     return book.ingredient(line.ingredient).pieces if line.ingredient is not None else ()
 
 
-def _line_working(
-    name: str, own_g: float, factor: float, exact_g: float, mass_g: float, step_g: float
-) -> Working:
-    return Working(
-        figure=name,
-        value=mass_g,
-        unit="g",
-        given=(Given("in the formula", own_g, "g"), Given("factor", factor, "")),
-        rule=f"grams in the formula × factor, rounded to {step_g:g} g so that the sheet closes",
-        arithmetic=f"{figure_text(own_g)} × {figure_text(factor)} = {figure_text(exact_g)} g, "
-        f"weighed as {mass_g:g} g",
-        source=MASS_BALANCE + "; rounding by the largest remainder",
-    )
-
-
 def _sheet_working(
     reading: FormulaReading, uses: tuple[Use, ...], finished: float, factor: float
 ) -> Working:
@@ -171,4 +156,28 @@ def _sheet_working(
         arithmetic=f"({asked}) / {figure_text(reading.finished_g)} = {figure_text(factor)}",
         source=MASS_BALANCE,
         steps=(reading.finished_working,),
+    )
+
+
+def line_working(sheet: Sheet, line: SheetLine) -> Working:
+    """Working of one weighed line.
+
+    Args:
+        sheet: the sheet it stands on [Sheet].
+        line: the line [g].
+    Returns:
+        the working [g].
+    Source:
+        mass balance; rounding by the largest remainder.
+    """
+    return Working(
+        figure=line.name,
+        value=line.mass_g,
+        unit="g",
+        given=(Given("in the formula", line.own_g, "g"), Given("factor", sheet.factor, "")),
+        rule=f"grams in the formula × factor, to {line.step_g:g} g so that the sheet closes",
+        arithmetic=f"{figure_text(line.own_g)} × {figure_text(sheet.factor)} = "
+        f"{figure_text(line.exact_g)} g, weighed as {line.mass_g:g} g",
+        source=MASS_BALANCE + "; rounding by the largest remainder",
+        steps=(sheet.working,),
     )

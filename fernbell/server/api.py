@@ -1,0 +1,34 @@
+"""The API: every room's routes under one roof, closed by default."""
+
+from ninja.renderers import JSONRenderer
+
+from fernbell.server.desserts.api import router as desserts
+from fernbell.server.formulas.api import router as formulas
+from fernbell.server.kitchens.api import member_router, session_router
+from fernbell.server.kitchens.auth import MemberAuth
+from fernbell.server.molds.api import router as molds
+from fernbell.server.pantry.api import router as pantry
+from fernbell.server.problems import FieldApi, answer_problems
+
+
+class StrictRenderer(JSONRenderer):
+    """JSON as RFC 8259 has it: a NaN in an answer is a fault."""
+
+    json_dumps_params = {"allow_nan": False}  # noqa: RUF012 - as the parent declares it
+
+
+api = FieldApi(
+    title="Fern Bell",
+    version="1",
+    auth=MemberAuth(),
+    renderer=StrictRenderer(),
+    docs_url=None,
+    urls_namespace="api",
+)
+answer_problems(api)
+api.add_router("/session", session_router)
+api.add_router("/members", member_router)
+api.add_router("/ingredients", pantry)
+api.add_router("/formulas", formulas)
+api.add_router("/molds", molds)
+api.add_router("/desserts", desserts)

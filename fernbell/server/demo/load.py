@@ -1,0 +1,96 @@
+"""Write the demo kitchen into the database, through the same actions as everybody else."""
+
+from dataclasses import asdict, replace
+from uuid import UUID
+
+from django.contrib.auth.models import User
+from django.db import transaction
+
+from fernbell.core.desserts import Insert
+from fernbell.server.demo.desserts import DESSERTS, DemoDessert
+from fernbell.server.demo.formulas import FORMULAS, DemoFormula, DemoLine
+from fernbell.server.desserts.api import DESSERT
+from fernbell.server.desserts.schemas import PARTS, DessertIn
+from fernbell.server.formulas.api import FORMULA
+from fernbell.server.formulas.schemas import FormulaIn
+from fernbell.server.kitchens import actions
+from fernbell.server.kitchens.models import Kitchen, Member, Role
+from fernbell.server.kitchens.staff import DEMO_PREFIX
+from fernbell.server.kitchens.starter import stock
+
+KITCHEN = "Wrenmoor Hall"
+PEOPLE = (
+    ("ottilie", "Ottilie", "Marsh", Role.CHEF),
+    ("bram", "Bram", "Fenwick", Role.COOK),
+    ("junia", "Junia", "Coe", Role.APPRENTICE),
+)
+
+
+@transaction.atomic
+def load_demo() -> bool:
+    """Load the demo kitchen unless it is there; whether it was loaded now."""
+    if Kitchen.objects.filter(name=KITCHEN).exists():
+        return False
+    chef = _people(Kitchen.objects.create(name=KITCHEN))
+    ingredients, molds = stock(chef)
+    keys = {slug: row.pk for slug, row in ingredients.items()}
+    formulas: dict[str, UUID] = {}
+    for one in FORMULAS:
+        formulas[one.slug] = actions.create(chef, FORMULA, _formula(one, keys, formulas)).pk
+    for dessert in DESSERTS:
+        actions.create(chef, DESSERT, _dessert(dessert, molds[dessert.mold].pk, formulas))
+    return True
+
+
+def _people(kitchen: Kitchen) -> Member:
+    members = []
+    for short, first, last, role in PEOPLE:
+        user = User(username=DEMO_PREFIX + short, first_name=first, last_name=last)
+        user.set_unusable_password()
+        user.save()
+        members.append(Member.objects.create(kitchen=kitchen, user=user, role=role))
+    return members[0]
+
+
+def _formula(one: DemoFormula, keys: dict[str, UUID], formulas: dict[str, UUID]) -> FormulaIn:
+    lines = [_line(place, line, keys, formulas) for place, line in enumerate(one.lines)]
+    base = next((f"line-{i}" for i, line in enumerate(one.lines) if line.of == one.base), "")
+    return FormulaIn(
+        name=one.name,
+        kind=one.kind,
+        flavor=one.flavor,
+        lines=lines,
+        base_line=base,
+        losses=one.losses,
+        measured_density_g_ml=one.measured_density_g_ml,
+        method=list(one.method),
+    )
+
+
+def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str, UUID]) -> dict:
+    return {
+        "key": f"line-{place}",
+        "mass_g": line.mass_g,
+        "overrun_percent": line.overrun_percent,
+        "formula": formulas[line.of] if line.nested else None,
+        "ingredient": None if line.nested else keys[line.of],
+    }
+
+
+def _dessert(one: DemoDessert, mold: UUID, formulas: dict[str, UUID]) -> DessertIn:
+    return DessertIn(
+        name=one.dessert.name,
+        mold=mold,
+        parts=PARTS.validate_python(
+            [asdict(_with_formula(part, formulas)) for part in one.dessert.parts]
+        ),
+        portions=asdict(one.dessert.portions),
+        count=one.count,
+    )
+
+
+def _with_formula(part: object, formulas: dict[str, UUID]) -> object:
+    if isinstance(part, Insert):
+        layers = tuple(replace(one, formula=str(formulas[one.formula])) for one in part.layers)
+        return replace(part, layers=layers)
+    return replace(part, formula=str(formulas[part.formula]))

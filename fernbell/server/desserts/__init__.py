@@ -1,0 +1,1 @@
+"""Desserts of a kitchen."""

@@ -1,0 +1,127 @@
+"""Routes of the desserts."""
+
+from typing import Annotated, Any
+from uuid import UUID
+
+from django.http import HttpRequest, HttpResponse
+from ninja import Query
+
+from fernbell.core.desserts import Dessert as CoreDessert
+from fernbell.core.desserts import Solved, propose, refit
+from fernbell.server.desserts import assemble
+from fernbell.server.desserts.models import Dessert
+from fernbell.server.desserts.schemas import (
+    PARTS,
+    PORTIONS,
+    DessertBrief,
+    DessertIn,
+    DessertOut,
+    Proposed,
+    ProposeIn,
+    RefitIn,
+    Refitted,
+)
+from fernbell.server.formulas.assemble import with_methods
+from fernbell.server.formulas.models import Formula
+from fernbell.server.formulas.schemas import SheetOut
+from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.models import Member, Row
+from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.molds.assemble import mold_of
+from fernbell.server.molds.models import Mold
+from fernbell.server.problems import Invalid, NotThere
+
+Count = Annotated[int | None, Query(ge=1, le=5000)]
+
+
+def write(member: Member, row: Dessert, data: DessertIn) -> None:
+    """Put an entry on a row; refuse molds and formulas that are not on the shelves."""
+    mold = rows(member, Mold).filter(pk=data.mold, archived_at=None).first()
+    if mold is None:
+        raise Invalid.field("mold", "This mold is not on your shelf.")
+    used = _known(member, data.parts)
+    # Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
+    CoreDessert(data.name, mold_of(mold), tuple(data.parts), data.portions)
+    row.name, row.mold, row.count = data.name, mold, data.count
+    row.parts = PARTS.dump_python(data.parts, mode="json")
+    row.portions = PORTIONS.dump_python(data.portions, mode="json")
+    row.save()
+    row.formulas.set(used)
+
+
+def _known(member: Member, parts: list[Any]) -> set[UUID]:
+    named = list(assemble.formulas_of(parts))
+    wanted = {_uuid(key) for _, key in named} - {None}
+    on_shelf = set(
+        rows(member, Formula).filter(pk__in=wanted, archived_at=None).values_list("pk", flat=True)
+    )
+    message = "This formula is not on your shelf."
+    errors = [
+        {"field": f"parts.{place}.formula", "message": message}
+        for place, key in named
+        if _uuid(key) not in on_shelf
+    ]
+    if errors:
+        raise Invalid(message, errors)
+    return on_shelf
+
+
+def _uuid(key: str) -> UUID | None:
+    try:
+        return UUID(key)
+    except ValueError:
+        return None
+
+
+def snapshot(row: Row) -> Snapshot:
+    """The row as an entry."""
+    own = {field: getattr(row, field) for field in ("name", "parts", "portions", "count")}
+    return own | {"mold": str(row.mold_id)}
+
+
+DESSERT = Kind("dessert", Dessert, DessertIn, write, snapshot)
+
+router = shelf(DESSERT, DessertBrief, DessertOut)
+
+
+def _dessert(request: HttpRequest, row_id: UUID) -> Dessert:
+    require(request.auth, Act.READ)
+    row = rows(request.auth, Dessert).filter(pk=row_id).select_related("mold").first()
+    if row is None:
+        raise NotThere(f"There is no dessert {row_id} here.")
+    return row
+
+
+@router.get("/{uuid:row_id}/solved", response=Solved, operation_id="solve_dessert")
+def solved(request: HttpRequest, row_id: UUID, count: Count = None) -> HttpResponse:
+    """What it takes, for its own count or another; findings and the cut."""
+    row = _dessert(request, row_id)
+    answer, _ = assemble.solved(row, count or row.count)
+    return HttpResponse(assemble.as_json(answer), content_type="application/json")
+
+
+@router.get("/{uuid:row_id}/sheets", response=list[SheetOut], operation_id="dessert_sheets")
+def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
+    """One scaled sheet a formula, in building order."""
+    row = _dessert(request, row_id)
+    _, made = assemble.solved(row, count or row.count)
+    return with_methods(row.kitchen_id, made)
+
+
+@router.post("/{uuid:row_id}/propose", response=Proposed, operation_id="propose_part")
+def proposed(request: HttpRequest, row_id: UUID, data: ProposeIn) -> Any:
+    """A part measured for this dessert; nothing is changed."""
+    dessert = assemble.dessert_of(_dessert(request, row_id))
+    return {"part": propose(dessert, data.rule, data.key, str(data.formula))}
+
+
+@router.post("/{uuid:row_id}/refit", response=Refitted, operation_id="refit_dessert")
+def refitted(request: HttpRequest, row_id: UUID, data: RefitIn) -> Any:
+    """The dessert in another mold, its gaps kept; nothing is changed."""
+    row = _dessert(request, row_id)
+    mold = rows(request.auth, Mold).filter(pk=data.mold, archived_at=None).first()
+    if mold is None:
+        raise Invalid.field("mold", "This mold is not on your shelf.")
+    fitted = refit(assemble.dessert_of(row), mold_of(mold))
+    return {"mold": mold.pk, "parts": list(fitted.parts), "portions": fitted.portions}

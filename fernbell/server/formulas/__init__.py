@@ -1,0 +1,1 @@
+"""Formulas of a kitchen."""

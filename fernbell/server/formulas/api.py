@@ -1,0 +1,123 @@
+"""Routes of the formulas."""
+
+from dataclasses import asdict
+from typing import Any
+from uuid import UUID
+
+from django.http import HttpRequest
+
+from fernbell.core.formulas import refuse_circle
+from fernbell.server.formulas import assemble
+from fernbell.server.formulas.models import Formula, FormulaLine
+from fernbell.server.formulas.schemas import (
+    FormulaBrief,
+    FormulaIn,
+    FormulaOut,
+    LineIn,
+    ReadingOut,
+    ReadLine,
+    SheetOut,
+    TypedLine,
+)
+from fernbell.server.kitchens import actions
+from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.models import Member, Row
+from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.pantry.models import Ingredient
+from fernbell.server.problems import Invalid
+
+
+def write(member: Member, row: Formula, data: FormulaIn) -> None:
+    """Put an entry on a row and its lines; refuse a circle."""
+    _known(member, data.lines)
+    row.name, row.kind, row.flavor = data.name, data.kind, data.flavor
+    row.base_line = data.base_line
+    row.losses = asdict(data.losses)
+    row.gas_kept = data.gas_kept
+    row.measured_density_g_ml = data.measured_density_g_ml
+    row.method = [step for step in data.method if step]
+    row.save()
+    row.lines.all().delete()
+    FormulaLine.objects.bulk_create(
+        _line(row, place, line) for place, line in enumerate(data.lines)
+    )
+    if any(line.formula for line in data.lines):
+        key = str(row.pk)
+        refuse_circle(assemble.book_for(row.kitchen_id, [key]), key)
+
+
+def _line(row: Formula, place: int, line: LineIn) -> FormulaLine:
+    return FormulaLine(
+        formula=row,
+        position=place,
+        key=line.key,
+        mass_g=line.mass_g,
+        overrun_percent=line.overrun_percent,
+        ingredient_id=line.ingredient,
+        nested_id=line.formula,
+    )
+
+
+def _known(member: Member, lines: list[LineIn]) -> None:
+    """Refuse ingredients and formulas that are not on this kitchen's shelves."""
+    for field, model in (("ingredient", Ingredient), ("formula", Formula)):
+        wanted = {getattr(line, field) for line in lines} - {None}
+        on_shelf = set(
+            rows(member, model).filter(pk__in=wanted, archived_at=None).values_list("pk", flat=True)
+        )
+        errors = [
+            {"field": f"lines.{place}.{field}", "message": f"This {field} is not on your shelf."}
+            for place, line in enumerate(lines)
+            if getattr(line, field) in wanted - on_shelf
+        ]
+        if errors:
+            raise Invalid(f"A line points at no {field} of this kitchen.", errors)
+
+
+def snapshot(row: Row) -> Snapshot:
+    """The row as an entry."""
+    lines = [
+        {
+            "key": line.key,
+            "mass_g": line.mass_g,
+            "overrun_percent": line.overrun_percent,
+            "ingredient": str(line.ingredient_id) if line.ingredient_id else None,
+            "formula": str(line.nested_id) if line.nested_id else None,
+        }
+        for line in FormulaLine.objects.filter(formula_id=row.pk)
+    ]
+    fields = ("name", "kind", "flavor", "base_line", "losses", "gas_kept", "method")
+    own = {field: getattr(row, field) for field in fields}
+    return own | {"measured_density_g_ml": row.measured_density_g_ml, "lines": lines}
+
+
+FORMULA = Kind("formula", Formula, FormulaIn, write, snapshot)
+
+
+router = shelf(FORMULA, FormulaBrief, FormulaOut)
+
+
+@router.post("/read-line", response=ReadLine, operation_id="read_line")
+def read_line(request: HttpRequest, data: TypedLine) -> Any:
+    """What '250 g cream' means in this kitchen; nothing is changed."""
+    require(request.auth, Act.READ)
+    return assemble.read_line(request.auth, data.text)
+
+
+@router.get("/{uuid:row_id}/reading", response=ReadingOut, operation_id="read_formula_figures")
+def reading(request: HttpRequest, row_id: UUID) -> Any:
+    """Batch, finished mass, percents, density, with their workings."""
+    require(request.auth, Act.READ)
+    return assemble.reading_of(actions.find(request.auth, FORMULA, row_id))
+
+
+@router.get("/{uuid:row_id}/scaled", response=list[SheetOut], operation_id="scale_formula")
+def scaled(
+    request: HttpRequest, row_id: UUID, mass_g: float | None = None, volume_ml: float | None = None
+) -> Any:
+    """Sheets for a finished mass or a volume; one of the two."""
+    require(request.auth, Act.READ)
+    if (mass_g is None) == (volume_ml is None):
+        raise Invalid.field("mass_g", "Give a mass in g or a volume in ml, one of the two.")
+    return assemble.scaled(actions.find(request.auth, FORMULA, row_id), mass_g, volume_ml)

@@ -1,0 +1,57 @@
+"""Formulas and their lines."""
+
+from typing import ClassVar
+
+from django.db import models
+
+from fernbell.server.kitchens.models import Row
+from fernbell.server.pantry.models import Ingredient
+
+
+class Formula(Row):
+    """A formula of the kitchen; `base_line` is the key of the line percentages refer to."""
+
+    kind = models.CharField(max_length=40, blank=True)
+    flavor = models.CharField(max_length=40, blank=True)
+    base_line = models.CharField(max_length=60, blank=True)
+    losses = models.JSONField(default=dict)
+    gas_kept = models.FloatField(default=0.8)
+    measured_density_g_ml = models.FloatField(null=True)
+    method = models.JSONField(default=list)
+
+    def users(self) -> set[str]:
+        """Names of the formulas and desserts it is in."""
+        lines = self.nested_in.filter(formula__archived_at=None)
+        desserts = self.desserts.filter(archived_at=None)
+        return {
+            *lines.values_list("formula__name", flat=True),
+            *desserts.values_list("name", flat=True),
+        }
+
+
+class FormulaLine(models.Model):
+    """One line: an ingredient or a nested formula. Neither can go while the line stands."""
+
+    formula = models.ForeignKey(Formula, on_delete=models.CASCADE, related_name="lines")
+    position = models.PositiveIntegerField()
+    key = models.CharField(max_length=60)
+    mass_g = models.FloatField()
+    overrun_percent = models.FloatField(default=0)
+    ingredient = models.ForeignKey(
+        Ingredient, null=True, on_delete=models.PROTECT, related_name="lines"
+    )
+    nested = models.ForeignKey(
+        Formula, null=True, on_delete=models.PROTECT, related_name="nested_in"
+    )
+
+    class Meta:
+        ordering: ClassVar = ["position"]
+        constraints: ClassVar = [
+            models.CheckConstraint(
+                name="ingredient_or_formula",
+                condition=models.Q(ingredient=None) ^ models.Q(nested=None),
+            )
+        ]
+
+    def __str__(self) -> str:
+        return f"{self.mass_g:g} g {self.ingredient or self.nested}"

@@ -1,0 +1,162 @@
+"""What goes over the wire for formulas."""
+
+from typing import Annotated, Any, Self
+from uuid import UUID
+
+from ninja import Schema
+from pydantic import Field, StringConstraints, model_validator
+
+from fernbell.core.errors import OutOfRange
+from fernbell.core.formulas import Formula, Line, Losses, Sheet
+from fernbell.core.working import Working
+from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut, Text
+
+MOST_LINES = 200
+
+
+class LineIn(Entry):
+    """One line as entered: grams of an ingredient or of a formula."""
+
+    key: Key
+    mass_g: float
+    overrun_percent: float = 0
+    ingredient: UUID | None = None
+    formula: UUID | None = None
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """Let core refuse what is out of range, and a line of both or neither."""
+        ingredient, formula = (str(one) if one else None for one in (self.ingredient, self.formula))
+        Line(self.key, self.mass_g, ingredient, formula, self.overrun_percent)
+        return self
+
+
+class FormulaIn(Entry):
+    """A formula as entered."""
+
+    name: Name
+    kind: Annotated[str, StringConstraints(max_length=40)] = ""
+    flavor: Annotated[str, StringConstraints(max_length=40)] = ""
+    lines: list[LineIn] = Field(default=[], max_length=MOST_LINES)
+    base_line: Annotated[str, StringConstraints(max_length=60)] = ""
+    losses: Losses = Losses()
+    gas_kept: float = 0.8
+    measured_density_g_ml: float | None = None
+    method: list[Text] = Field(default=[], max_length=60)
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """Let core refuse what is out of range; line keys are used once."""
+        keys = [line.key for line in self.lines]
+        if len(set(keys)) < len(keys):
+            raise OutOfRange("lines", "a key used twice", "lines with keys of their own")
+        lines = tuple(Line(key, 0, ingredient="-") for key in keys)
+        Formula(
+            "",
+            self.name,
+            lines,
+            self.base_line or None,
+            gas_kept=self.gas_kept,
+            measured_density_g_ml=self.measured_density_g_ml,
+        )
+        return self
+
+
+class LineOut(Schema):
+    """One line, with the name of what it weighs."""
+
+    key: str
+    mass_g: float
+    overrun_percent: float
+    ingredient: UUID | None
+    formula: UUID | None
+    name: str
+
+    @staticmethod
+    def resolve_ingredient(line: Any) -> UUID | None:
+        """Key of the ingredient."""
+        return line.ingredient_id
+
+    @staticmethod
+    def resolve_formula(line: Any) -> UUID | None:
+        """Key of the nested formula."""
+        return line.nested_id
+
+    @staticmethod
+    def resolve_name(line: Any) -> str:
+        """Name of what is weighed."""
+        return (line.ingredient or line.nested).name
+
+
+class FormulaBrief(RowOut):
+    """A formula in the list."""
+
+    kind: str
+    flavor: str
+
+
+class FormulaOut(FormulaBrief):
+    """A formula alone."""
+
+    lines: list[LineOut]
+    base_line: str
+    losses: Losses
+    gas_kept: float
+    measured_density_g_ml: float | None
+    method: list[str]
+    used_by: list[str]
+
+    @staticmethod
+    def resolve_lines(row: Any) -> Any:
+        """Lines in order."""
+        return row.lines.select_related("ingredient", "nested")
+
+    @staticmethod
+    def resolve_used_by(row: Any) -> list[str]:
+        """Names of the formulas and desserts it is in."""
+        return sorted(row.users())
+
+
+class ReadingOut(Schema):
+    """What a formula is: batch, what arrives, percents, density with air; with the workings."""
+
+    batch_g: float
+    finished_g: float
+    percents: list[float | None]
+    density_g_ml: float | None
+    volume_ml: float | None
+    without_density: list[str]
+    finished_working: Working
+    density_working: Working | None
+
+
+class SheetOut(Schema):
+    """A scaled sheet, with its method and the working of every line by key."""
+
+    sheet: Sheet
+    flavor: str
+    method: list[str]
+    workings: dict[str, Working]
+
+
+class TypedLine(Entry):
+    """A line as typed: '250 g cream'."""
+
+    text: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)]
+
+
+class Match(Schema):
+    """An ingredient or formula whose name fits."""
+
+    id: UUID
+    name: str
+    is_formula: bool
+
+
+class ReadLine(Schema):
+    """What was understood: grams (None while nothing fits), and what fits, the best first."""
+
+    name: str
+    mass_g: float | None
+    understood: str
+    matches: list[Match]

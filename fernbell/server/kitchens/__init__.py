@@ -1,0 +1,1 @@
+"""Accounts, kitchens, membership, and who may do what."""

@@ -1,0 +1,172 @@
+"""One write = one action: may, change, audit, in one transaction."""
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass
+from typing import Any
+from uuid import UUID
+
+from django.db import IntegrityError, transaction
+from django.utils import timezone
+
+from fernbell.server.kitchens.models import Change, Member, Row
+from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.kitchens.schemas import Entry
+from fernbell.server.problems import InUse, Invalid, NotThere, Stale
+
+Snapshot = dict[str, Any]
+
+
+@dataclass(frozen=True)
+class Kind:
+    """One kind of row: how it is written and remembered.
+
+    `entry` is what a member enters; `write` puts it on a row of the member's kitchen and saves
+    it; `snapshot` is the row as JSON, what `entry` is made from.
+    """
+
+    name: str
+    model: type[Row]
+    entry: type[Entry]
+    write: Callable[[Member, Row, Any], None]
+    snapshot: Callable[[Row], Snapshot]
+
+
+def find(member: Member, kind: Kind, row_id: UUID) -> Row:
+    """A row of the member's kitchen; anything else is not there."""
+    row = rows(member, kind.model).filter(pk=row_id).select_related("changed_by").first()
+    if row is None:
+        raise NotThere(f"There is no {kind.name} {row_id} here.")
+    return row
+
+
+@transaction.atomic
+def create(member: Member, kind: Kind, data: Any) -> Row:
+    """A new row."""
+    require(member, Act.WRITE)
+    row = kind.model(kitchen_id=member.kitchen_id, name=data.name, changed_by=member.user)
+    _write(member, kind, row, data)
+    _note(member, kind, row, "created", {})
+    return row
+
+
+@transaction.atomic
+def change(member: Member, kind: Kind, row_id: UUID, revision: int, data: Any) -> Row:
+    """A row as it is to be now; refused if it was changed since `revision` was read."""
+    require(member, Act.WRITE)
+    row = _lock(member, kind, row_id)
+    before = kind.snapshot(row)
+    if row.revision != revision:
+        raise _stale(kind, row, before)
+    if row.archived_at:
+        raise Invalid.field("archived", f"{row.name} is archived: restore it first.")
+    row.revision += 1
+    row.changed_by = member.user
+    _write(member, kind, row, data)
+    _note(member, kind, row, "changed", before)
+    return row
+
+
+@transaction.atomic
+def copy(member: Member, kind: Kind, row_id: UUID) -> Row:
+    """A copy under a name of its own."""
+    require(member, Act.WRITE)
+    original = find(member, kind, row_id)
+    data = kind.snapshot(original) | {"name": _free_name(member, kind, original.name)}
+    return create(member, kind, kind.entry(**data))
+
+
+@transaction.atomic
+def archive(member: Member, kind: Kind, row_id: UUID) -> Row:
+    """Take a row off the shelf; refused while something uses it."""
+    require(member, Act.ARCHIVE)
+    row = _lock(member, kind, row_id)
+    users = sorted(row.users())
+    if users:
+        raise InUse(f"{row.name} is used in {', '.join(users)}: take it out there first.")
+    row.archived_at = row.archived_at or timezone.now()
+    row.changed_by = member.user
+    row.revision += 1
+    row.save()
+    _note(member, kind, row, "archived", kind.snapshot(row))
+    return row
+
+
+@transaction.atomic
+def restore(member: Member, kind: Kind, row_id: UUID) -> Row:
+    """Put an archived row back, under a free name if its own was taken meanwhile."""
+    require(member, Act.ARCHIVE)
+    row = _lock(member, kind, row_id)
+    before = kind.snapshot(row)
+    if row.archived_at:
+        taken = rows(member, kind.model).filter(name__iexact=row.name, archived_at=None).exists()
+        row.name = _free_name(member, kind, row.name) if taken else row.name
+        row.archived_at = None
+        row.changed_by = member.user
+        row.revision += 1
+        row.save()
+        _note(member, kind, row, "restored", before)
+    return row
+
+
+def history(member: Member, kind: Kind, row_id: UUID) -> Iterable[Change]:
+    """What happened to a row, the newest first."""
+    find(member, kind, row_id)
+    changes = rows(member, Change).filter(kind=kind.name, row=row_id)
+    return changes.select_related("user")[:100]
+
+
+def _lock(member: Member, kind: Kind, row_id: UUID) -> Row:
+    locked = rows(member, kind.model).select_for_update(of=("self",)).filter(pk=row_id).first()
+    if locked is None:
+        raise NotThere(f"There is no {kind.name} {row_id} here.")
+    return locked
+
+
+def _write(member: Member, kind: Kind, row: Row, data: Any) -> None:
+    try:
+        with transaction.atomic():
+            kind.write(member, row, data)
+    except IntegrityError as error:
+        if "name_once" not in str(error):
+            raise
+        message = f"There is already a {kind.name} named {data.name}."
+        raise Invalid.field("name", message) from error
+
+
+def _stale(kind: Kind, row: Row, current: Snapshot) -> Stale:
+    who = row.changed_by.get_full_name() if row.changed_by else "Somebody"
+    return Stale(
+        f"{who} changed {row.name} at {row.changed_at:%H:%M} UTC. Nothing of yours was saved.",
+        current=current,
+        revision=row.revision,
+        changed_by=who,
+        changed_at=row.changed_at.isoformat(),
+    )
+
+
+def _free_name(member: Member, kind: Kind, name: str) -> str:
+    taken = {
+        one.lower()
+        for one in rows(member, kind.model)
+        .filter(archived_at=None, name__istartswith=name[:100])
+        .values_list("name", flat=True)
+    }
+    stem = name[:100]
+    candidates = (f"{stem} (copy{f' {i}' if i > 1 else ''})" for i in range(1, len(taken) + 2))
+    return next(one for one in candidates if one.lower() not in taken)
+
+
+def _note(member: Member, kind: Kind, row: Row, action: str, before: Snapshot) -> None:
+    after = kind.snapshot(row)
+    fields = {
+        key: [before.get(key), value] for key, value in after.items() if before.get(key) != value
+    }
+    Change.objects.create(
+        kitchen_id=member.kitchen_id,
+        user=member.user,
+        kind=kind.name,
+        row=row.pk,
+        revision=row.revision,
+        action=action,
+        fields=fields,
+    )

@@ -1,0 +1,117 @@
+"""Routes for signing in, the first visit, and the members of a kitchen."""
+
+from typing import Any
+
+from django.conf import settings
+from django.contrib.auth import authenticate, logout
+from django.http import HttpRequest
+from ninja import Router
+from ninja.throttling import AnonRateThrottle
+
+from fernbell.server.kitchens import staff
+from fernbell.server.kitchens.auth import VisitorAuth, current_member, enter_kitchen, sign_in
+from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.kitchens.schemas import (
+    DemoSignIn,
+    EnterKitchen,
+    FirstChef,
+    MemberIn,
+    MemberOut,
+    RoleIn,
+    SessionOut,
+    SignIn,
+)
+from fernbell.server.problems import Invalid, NotAllowed, NotThere
+
+session_router = Router(tags=["session"], auth=VisitorAuth())
+member_router = Router(tags=["members"])
+
+
+def _standing(request: HttpRequest) -> dict[str, Any]:
+    member = current_member(request)
+    return {
+        "person": staff.person(member) if member else None,
+        "demo_people": staff.demo_people() if settings.DEMO else [],
+        "first_visit": staff.is_first_visit(),
+    }
+
+
+@session_router.get("", response=SessionOut, operation_id="read_session")
+def read_session(request: HttpRequest) -> Any:
+    """Who is asking."""
+    return _standing(request)
+
+
+@session_router.post(
+    "", response=SessionOut, operation_id="sign_in", throttle=[AnonRateThrottle("60/m")]
+)
+def start_session(request: HttpRequest, data: SignIn) -> Any:
+    """Sign in with name and password."""
+    user = authenticate(request, username=data.username, password=data.password)
+    if user is None or sign_in(request, user) is None:
+        raise Invalid.field("password", "Name and password do not belong together.")
+    return _standing(request)
+
+
+@session_router.post("/demo", response=SessionOut, operation_id="sign_in_demo")
+def start_demo_session(request: HttpRequest, data: DemoSignIn) -> Any:
+    """Be a person of the demo kitchen; in demo mode only."""
+    if not settings.DEMO:
+        raise NotAllowed("One-click sign-in exists in demo mode only.")
+    user = staff.demo_user(data.username)
+    if user is None:
+        raise Invalid.field("username", "There is no such person in the demo kitchen.")
+    sign_in(request, user)
+    return _standing(request)
+
+
+@session_router.post("/first-chef", response={201: SessionOut}, operation_id="first_chef")
+def first_chef(request: HttpRequest, data: FirstChef) -> Any:
+    """Found the first kitchen; refused as soon as there is one."""
+    sign_in(request, staff.found_kitchen(data))
+    return 201, _standing(request)
+
+
+@session_router.put("/kitchen", response=SessionOut, operation_id="enter_kitchen")
+def change_kitchen(request: HttpRequest, data: EnterKitchen) -> Any:
+    """Go on in another of one's kitchens."""
+    here = current_member(request)
+    there = here and Member.objects.filter(user=here.user, kitchen_id=data.kitchen).first()
+    if not there:
+        raise NotThere("You are no member of that kitchen.")
+    enter_kitchen(request, there)
+    return _standing(request)
+
+
+@session_router.delete("", response={204: None}, operation_id="sign_out")
+def end_session(request: HttpRequest) -> Any:
+    """Sign out."""
+    logout(request)
+    return 204, None
+
+
+@member_router.get("", response=list[MemberOut], operation_id="list_members")
+def list_members(request: HttpRequest) -> Any:
+    """Everybody in the kitchen."""
+    require(request.auth, Act.READ)
+    return rows(request.auth, Member).select_related("user").order_by("pk")
+
+
+@member_router.post("", response={201: MemberOut}, operation_id="add_member")
+def add_member(request: HttpRequest, data: MemberIn) -> Any:
+    """A new member with a name and a password."""
+    return 201, staff.add_member(request.auth, data)
+
+
+@member_router.put("/{int:member_id}", response=MemberOut, operation_id="change_role")
+def change_role(request: HttpRequest, member_id: int, data: RoleIn) -> Any:
+    """Give a member another role."""
+    return staff.change_role(request.auth, member_id, data.role)
+
+
+@member_router.delete("/{int:member_id}", response={204: None}, operation_id="remove_member")
+def remove_member(request: HttpRequest, member_id: int) -> Any:
+    """Take a member out of the kitchen; what they changed stays on record."""
+    staff.remove_member(request.auth, member_id)
+    return 204, None

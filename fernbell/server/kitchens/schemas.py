@@ -1,0 +1,171 @@
+"""What goes over the wire for kitchens, members and every shelf of rows."""
+
+from datetime import datetime
+from typing import Annotated, Any, Generic, TypeVar
+from uuid import UUID
+
+from ninja import Schema
+from pydantic import ConfigDict, Field, StringConstraints
+
+from fernbell.server.kitchens.models import Role
+
+Name = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=120)]
+Text = Annotated[str, StringConstraints(strip_whitespace=True, max_length=2000)]
+Key = Annotated[str, StringConstraints(min_length=1, max_length=60)]
+MOST_ROWS = 500
+
+
+class Entry(Schema):
+    """Root of what comes in: finite numbers, no unknown fields."""
+
+    model_config = ConfigDict(extra="forbid", allow_inf_nan=False)
+
+
+class RowOut(Schema):
+    """What every row shows."""
+
+    id: UUID
+    name: str
+    revision: int
+    archived: bool
+    changed_at: datetime
+    changed_by: str | None
+
+    @staticmethod
+    def resolve_archived(row: Any) -> bool:
+        """Whether it is off the shelf."""
+        return row.archived_at is not None
+
+    @staticmethod
+    def resolve_changed_by(row: Any) -> str | None:
+        """Who touched it last."""
+        return row.changed_by.get_full_name() if row.changed_by else None
+
+
+Item = TypeVar("Item")
+Data = TypeVar("Data")
+
+
+class Page(Schema, Generic[Item]):
+    """Part of a list, and how many there are in all."""
+
+    items: list[Item]
+    total: int
+
+
+class Revised(Entry, Generic[Data]):
+    """A change, with the revision it was read at."""
+
+    revision: int = Field(ge=1)
+    data: Data
+
+
+class ChangeOut(Schema):
+    """One entry of a row's history."""
+
+    at: datetime
+    who: str | None
+    action: str
+    revision: int
+    fields: dict[str, tuple[Any, Any]]
+
+    @staticmethod
+    def resolve_who(change: Any) -> str | None:
+        """Full name of who did it."""
+        return change.user.get_full_name() if change.user else None
+
+
+class KitchenOut(Schema):
+    """A kitchen one is a member of."""
+
+    id: UUID
+    name: str
+    role: Role
+
+
+class PersonOut(Schema):
+    """Who is signed in, and where."""
+
+    name: str
+    username: str
+    kitchen: KitchenOut
+    kitchens: list[KitchenOut]
+
+
+class DemoPerson(Schema):
+    """A person of the demo kitchen, for signing in with one click."""
+
+    username: str
+    name: str
+    role: Role
+
+
+class SessionOut(Schema):
+    """Where a visitor stands: signed in or not, demo or not, first visit or not."""
+
+    person: PersonOut | None
+    demo_people: list[DemoPerson]
+    first_visit: bool
+
+
+class SignIn(Entry):
+    """Name and password."""
+
+    username: Name
+    password: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+
+
+class DemoSignIn(Entry):
+    """The demo person to be."""
+
+    username: Name
+
+
+class EnterKitchen(Entry):
+    """Another of one's kitchens."""
+
+    kitchen: UUID
+
+
+class MemberIn(Entry):
+    """A new member and the role."""
+
+    name: Name
+    username: Name
+    password: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+    role: Role
+
+
+class FirstChef(Entry):
+    """The first person of the first kitchen, with or without things to start from."""
+
+    kitchen: Name
+    name: Name
+    username: Name
+    password: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+    starter: bool = True
+
+
+class RoleIn(Entry):
+    """A member's new role."""
+
+    role: Role
+
+
+class MemberOut(Schema):
+    """A member of the kitchen."""
+
+    id: int
+    name: str
+    username: str
+    role: Role
+
+    @staticmethod
+    def resolve_name(member: Any) -> str:
+        """Full name."""
+        return member.user.get_full_name()
+
+    @staticmethod
+    def resolve_username(member: Any) -> str:
+        """Name to sign in with."""
+        return member.user.username

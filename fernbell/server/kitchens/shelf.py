@@ -1,0 +1,77 @@
+"""The routes every kind of row has: list, create, read, change, copy, archive, restore, history."""
+
+from typing import Annotated, Any
+from uuid import UUID
+
+from django.db.models import Count
+from django.http import HttpRequest
+from ninja import Query, Router
+
+from fernbell.server.kitchens import actions
+from fernbell.server.kitchens.actions import Kind
+from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.kitchens.schemas import MOST_ROWS, ChangeOut, Page, Revised, RowOut
+
+
+def shelf(kind: Kind, brief: type[RowOut], full: type[RowOut]) -> Router:
+    """A router with the common routes of a kind; `brief` is a row in the list, `full` alone."""
+    router = Router(tags=[kind.name])
+    _reading(router, kind, brief, full)
+    _writing(router, kind, full)
+    return router
+
+
+def _reading(router: Router, kind: Kind, brief: type[RowOut], full: type[RowOut]) -> None:
+    page, route = Page[brief], f"{{}}_{kind.name}".format
+
+    @router.get("", response=page, operation_id=route("list"))
+    def list_rows(
+        request: HttpRequest,
+        q: Annotated[str, Query(max_length=120)] = "",
+        archived: bool = False,
+        limit: Annotated[int, Query(ge=1, le=MOST_ROWS)] = MOST_ROWS,
+        offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
+    ) -> dict[str, Any]:
+        require(request.auth, Act.READ)
+        found = rows(request.auth, kind.model).filter(archived_at__isnull=not archived)
+        for word in q.split():
+            found = found.filter(name__icontains=word)
+        items = list(found.select_related("changed_by")[offset : offset + limit])
+        short = len(items) < limit and (items or not offset)
+        total = offset + len(items) if short else found.aggregate(n=Count("pk"))["n"]
+        return {"items": items, "total": total}
+
+    @router.get("/{uuid:row_id}", response=full, operation_id=route("read"))
+    def read_row(request: HttpRequest, row_id: UUID) -> Any:
+        require(request.auth, Act.READ)
+        return actions.find(request.auth, kind, row_id)
+
+    @router.get("/{uuid:row_id}/history", response=list[ChangeOut], operation_id=route("history"))
+    def row_history(request: HttpRequest, row_id: UUID) -> Any:
+        require(request.auth, Act.READ)
+        return actions.history(request.auth, kind, row_id)
+
+
+def _writing(router: Router, kind: Kind, full: type[RowOut]) -> None:
+    entry, route = kind.entry, f"{{}}_{kind.name}".format
+    revised = Revised[entry]
+
+    @router.post("", response={201: full}, operation_id=route("create"))
+    def create_row(request: HttpRequest, data: entry) -> tuple[int, Any]:
+        return 201, actions.create(request.auth, kind, data)
+
+    @router.put("/{uuid:row_id}", response=full, operation_id=route("change"))
+    def change_row(request: HttpRequest, row_id: UUID, data: revised) -> Any:
+        return actions.change(request.auth, kind, row_id, data.revision, data.data)
+
+    @router.post("/{uuid:row_id}/copy", response={201: full}, operation_id=route("copy"))
+    def copy_row(request: HttpRequest, row_id: UUID) -> tuple[int, Any]:
+        return 201, actions.copy(request.auth, kind, row_id)
+
+    @router.post("/{uuid:row_id}/archive", response=full, operation_id=route("archive"))
+    def archive_row(request: HttpRequest, row_id: UUID) -> Any:
+        return actions.archive(request.auth, kind, row_id)
+
+    @router.post("/{uuid:row_id}/restore", response=full, operation_id=route("restore"))
+    def restore_row(request: HttpRequest, row_id: UUID) -> Any:
+        return actions.restore(request.auth, kind, row_id)

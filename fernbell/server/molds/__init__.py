@@ -1,0 +1,1 @@
+"""Rings and frames of a kitchen."""

@@ -1,0 +1,39 @@
+"""Routes of the molds."""
+
+from dataclasses import asdict
+from uuid import UUID
+
+from django.http import HttpRequest
+
+from fernbell.server.kitchens import actions
+from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.policy import Act, require
+from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.molds import assemble
+from fernbell.server.molds.models import Mold
+from fernbell.server.molds.schemas import FillIn, FillOut, MoldIn, MoldOut
+
+
+def write(member: Member, row: Mold, data: MoldIn) -> None:
+    """Put an entry on a row."""
+    row.name, row.shape, row.note = data.name, asdict(data.shape), data.note
+    row.save()
+
+
+def snapshot(row: Mold) -> Snapshot:
+    """The row as an entry."""
+    return {"name": row.name, "shape": row.shape, "note": row.note}
+
+
+MOLD = Kind("mold", Mold, MoldIn, write, snapshot)
+
+
+router = shelf(MOLD, MoldOut, MoldOut)
+
+
+@router.post("/{uuid:row_id}/fill", response=FillOut, operation_id="fill_mold")
+def fill_mold(request: HttpRequest, row_id: UUID, data: FillIn) -> FillOut:
+    """How high a volume stands in a mold; nothing is changed."""
+    require(request.auth, Act.READ)
+    return assemble.filled(actions.find(request.auth, MOLD, row_id), data.volume_ml)

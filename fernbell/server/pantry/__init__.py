@@ -1,0 +1,1 @@
+"""Ingredients of a kitchen."""

@@ -1,0 +1,177 @@
+"""Refusals and the one place that turns them into problem+json (RFC 9457)."""
+
+import logging
+from collections.abc import Sequence
+from typing import Any
+
+from django.http import HttpRequest, HttpResponse, JsonResponse
+from ninja import NinjaAPI
+from ninja.errors import (
+    AuthenticationError,
+    AuthorizationError,
+    HttpError,
+    Throttled,
+    ValidationErrorContext,
+)
+from ninja.errors import ValidationError as RequestInvalid
+from pydantic import ValidationError
+
+from fernbell.core.errors import CoreError, field_words
+
+log = logging.getLogger(__name__)
+
+FieldErrors = Sequence[dict[str, str]]
+
+
+class Refused(Exception):
+    """Root of the server's refusals; `status` is the answer's."""
+
+    status = 400
+    title = "This cannot be done"
+
+    def __init__(self, detail: str, errors: FieldErrors = (), **extra: object) -> None:
+        super().__init__(detail)
+        self.detail = detail
+        self.errors = list(errors)
+        self.extra = extra
+
+
+class NotAllowed(Refused):
+    """The member's role does not allow it."""
+
+    status = 403
+    title = "Your role does not allow this"
+
+
+class NotThere(Refused):
+    """No such row in this kitchen, whoever else may have one."""
+
+    status = 404
+    title = "Not in this kitchen"
+
+
+class Stale(Refused):
+    """The row was changed since it was read."""
+
+    status = 409
+    title = "Changed meanwhile"
+
+
+class InUse(Refused):
+    """The row is used elsewhere."""
+
+    status = 409
+    title = "Still in use"
+
+
+class Invalid(Refused):
+    """Input that is not acceptable, with the fields at fault."""
+
+    status = 422
+    title = "Some entries need a change"
+
+    @classmethod
+    def field(cls, field: str, message: str) -> "Invalid":
+        """Refuse one field."""
+        return cls(message, [{"field": field, "message": message}])
+
+
+def problem(
+    status: int, title: str, detail: str, errors: FieldErrors = (), **extra: object
+) -> HttpResponse:
+    """A problem answer."""
+    body = {"type": "about:blank", "title": title, "status": status, "detail": detail}
+    return JsonResponse(
+        {**body, "errors": list(errors), **extra},
+        status=status,
+        content_type="application/problem+json",
+    )
+
+
+# Steps of pydantic's path that are no fields: ninja's wrapping, and the tags of unions.
+_NO_FIELD = {
+    *("body", "data", "query", "path"),
+    *("ring", "frame", "base", "insert", "fill", "coat", "band", "garnish", "wedges", "grid"),
+}
+_WORDS = {
+    "missing": "is missing",
+    "float_type": "must be a number",
+    "float_parsing": "must be a number",
+    "int_type": "must be a whole number",
+    "int_parsing": "must be a whole number",
+    "int_from_float": "must be a whole number",
+    "finite_number": "must be a finite number",
+    "string_too_short": "must not be empty",
+    "extra_forbidden": "is not known here",
+}
+
+
+def field_errors(error: ValidationError) -> list[dict[str, str]]:
+    """Field and message of each fault pydantic found; core's refusals name their own field."""
+    return [_field_error(one) for one in error.errors(include_url=False)]
+
+
+def _field_error(one: Any) -> dict[str, str]:
+    place = [str(step) for step in one["loc"] if step not in _NO_FIELD]
+    cause = one.get("ctx", {}).get("error")
+    if isinstance(cause, CoreError):
+        return {"field": ".".join([*place, cause.field]), "message": cause.sentence()}
+    name = field_words(place[-1]) if place else "The entry"
+    words = _WORDS.get(one["type"])
+    message = f"{name} {words}." if words else f"{name}: {one['msg']}."
+    return {"field": ".".join(place), "message": message}
+
+
+class FieldApi(NinjaAPI):
+    """An API whose validation errors keep their causes, so that core can name the field."""
+
+    def validation_error_from_error_contexts(
+        self, error_contexts: list[ValidationErrorContext]
+    ) -> RequestInvalid:
+        """The faults of all parts of a request."""
+        return RequestInvalid(
+            [
+                fault
+                for context in error_contexts
+                for fault in field_errors(context.pydantic_validation_error)
+            ]
+        )
+
+
+def answer_problems(api: NinjaAPI) -> None:
+    """Register every handler on the API."""
+
+    @api.exception_handler(Refused)
+    def _refused(request: HttpRequest, error: Refused) -> HttpResponse:
+        return problem(error.status, error.title, error.detail, error.errors, **error.extra)
+
+    @api.exception_handler(CoreError)
+    def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
+        errors = [{"field": error.field, "message": error.sentence()}]
+        return problem(422, Invalid.title, error.sentence(), errors)
+
+    @api.exception_handler(RequestInvalid)
+    def _invalid(request: HttpRequest, error: RequestInvalid) -> HttpResponse:
+        detail = " ".join(fault["message"] for fault in error.errors[:3])
+        return problem(422, Invalid.title, detail, error.errors)
+
+    @api.exception_handler(AuthenticationError)
+    def _who(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
+        return problem(401, "Sign in first", "This needs a signed-in member of a kitchen.")
+
+    @api.exception_handler(AuthorizationError)
+    def _may_not(request: HttpRequest, error: AuthorizationError) -> HttpResponse:
+        return problem(403, NotAllowed.title, "This is not allowed.")
+
+    @api.exception_handler(Throttled)
+    def _slower(request: HttpRequest, error: Throttled) -> HttpResponse:
+        return problem(429, "Too many tries", "Wait a minute and try again.")
+
+    @api.exception_handler(HttpError)
+    def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
+        return problem(error.status_code, "The request was not understood", str(error))
+
+    @api.exception_handler(Exception)
+    def _broken(request: HttpRequest, error: Exception) -> HttpResponse:
+        log.exception("unexpected error at %s", request.path)
+        return problem(500, "Something broke", "It was logged; nothing was saved.")

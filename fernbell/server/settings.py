@@ -1,0 +1,67 @@
+"""Django settings; everything that differs between machines comes from the environment."""
+
+import os
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parent.parent.parent
+WEB_DIST = ROOT / "web" / "dist"
+
+SECRET_KEY = os.environ.get("FERNBELL_SECRET", "only-for-tests-and-tools")
+DEMO = os.environ.get("FERNBELL_DEMO") == "1"
+DEBUG = False
+ALLOWED_HOSTS = os.environ.get("FERNBELL_HOSTS", "127.0.0.1,localhost,testserver").split(",")
+
+INSTALLED_APPS = [
+    "django.contrib.auth",
+    "django.contrib.contenttypes",
+    "django.contrib.sessions",
+    "fernbell.server.kitchens",
+    "fernbell.server.pantry",
+    "fernbell.server.molds",
+    "fernbell.server.formulas",
+    "fernbell.server.desserts",
+]
+MIDDLEWARE = [
+    "django.middleware.security.SecurityMiddleware",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
+    "django.middleware.gzip.GZipMiddleware",
+    "django.contrib.sessions.middleware.SessionMiddleware",
+    "django.middleware.common.CommonMiddleware",
+    "django.middleware.csrf.CsrfViewMiddleware",
+    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+]
+ROOT_URLCONF = "fernbell.server.urls"
+WSGI_APPLICATION = "fernbell.server.wsgi.application"
+
+DATABASES = {
+    "default": {
+        "ENGINE": "django.db.backends.postgresql",
+        "HOST": "127.0.0.1",
+        "PORT": os.environ.get("FERNBELL_DB_PORT", "5432"),
+        "NAME": os.environ.get("FERNBELL_DB_NAME", "fernbell"),
+        "USER": "fern",
+        "PASSWORD": os.environ.get("FERNBELL_DB_PASSWORD", ""),
+        "CONN_MAX_AGE": 600,
+    }
+}
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+
+SESSION_COOKIE_HTTPONLY = True
+SESSION_COOKIE_SAMESITE = "Lax"
+CSRF_COOKIE_SAMESITE = "Lax"
+AUTH_PASSWORD_VALIDATORS = [
+    {
+        "NAME": "django.contrib.auth.password_validation.MinimumLengthValidator",
+        "OPTIONS": {"min_length": 10},
+    },
+    {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
+]
+
+USE_TZ = True
+TIME_ZONE = "UTC"
+USE_I18N = False
+STATIC_URL = "/assets/"
+WHITENOISE_ROOT = WEB_DIST if WEB_DIST.is_dir() else None
+WHITENOISE_INDEX_FILE = True
+DATA_UPLOAD_MAX_MEMORY_SIZE = 2 * 1024 * 1024

@@ -1,0 +1,1 @@
+"""What ./fern does, with nothing but Python's standard library."""

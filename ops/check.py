@@ -1,0 +1,52 @@
+"""./fern test: what the tests need, then every check and every test."""
+
+import os
+import subprocess
+import time
+from collections.abc import Sequence
+from pathlib import Path
+
+from ops.install import PYTHON, WEB
+from ops.postgres import throwaway
+from ops.say import ROOT, complain, say
+from ops.serve import environment, install_all
+
+BIN = PYTHON.parent
+
+CHECKS: tuple[tuple[str, Sequence[str | Path], Path], ...] = (
+    ("ruff", (BIN / "ruff", "check", "."), ROOT),
+    ("ruff format", (BIN / "ruff", "format", "--check", "."), ROOT),
+    ("mypy", (BIN / "mypy",), ROOT),
+    ("import rules", (BIN / "lint-imports", "--no-cache"), ROOT),
+    ("eslint, prettier, vue-tsc", ("npm", "run", "--silent", "lint"), WEB),
+    ("vitest", ("npm", "run", "--silent", "test"), WEB),
+)
+
+
+def test(arguments: list[str]) -> int:
+    """All checks and tests; with arguments, only pytest with them."""
+    install_all(browser=True, dev=True)
+    failed = (
+        [] if arguments else [name for name, command, cwd in CHECKS if not _ok(name, command, cwd)]
+    )
+    with throwaway() as cluster:
+        env = environment(cluster, "fernbell", demo=False)
+        command = [BIN / "python", "-m", "pytest", *arguments]
+        if not _ok("pytest", command, ROOT, env):
+            failed.append("pytest")
+    if failed:
+        complain(f"Failed: {', '.join(failed)}")
+        return 1
+    return 0
+
+
+def _ok(
+    name: str, command: Sequence[str | Path], cwd: Path, env: dict[str, str] | None = None
+) -> bool:
+    say(f"— {name}")
+    begun = time.monotonic()
+    done = subprocess.run(
+        [str(part) for part in command], cwd=cwd, env={**os.environ, **(env or {})}, check=False
+    )
+    say(f"  {name}: {'ok' if done.returncode == 0 else 'FAILED'}, {time.monotonic() - begun:.0f} s")
+    return done.returncode == 0

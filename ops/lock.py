@@ -1,0 +1,52 @@
+"""One at a time: a lock file that names who holds it."""
+
+import contextlib
+import fcntl
+import os
+from collections.abc import Iterator
+
+from ops.say import STATE, Stop, say
+
+
+@contextlib.contextmanager
+def only_one(name: str, taken: str) -> Iterator[None]:
+    """Hold a lock, or stop with a sentence; `{}` in it becomes what the holder wrote."""
+    STATE.mkdir(exist_ok=True)
+    with (STATE / f"{name}.lock").open("a+") as file:
+        try:
+            fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except BlockingIOError:
+            file.seek(0)
+            raise Stop(taken.format(file.read().strip() or "another process")) from None
+        file.truncate(0)
+        file.write(str(os.getpid()))
+        file.flush()
+        yield
+        file.truncate(0)
+
+
+@contextlib.contextmanager
+def in_turn(name: str) -> Iterator[None]:
+    """Hold a lock, waiting for whoever has it."""
+    STATE.mkdir(exist_ok=True)
+    with (STATE / f"{name}.lock").open("a+") as file:
+        try:
+            fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except BlockingIOError:
+            say("Another ./fern is installing; waiting for it …")
+            fcntl.flock(file, fcntl.LOCK_EX)
+        yield
+
+
+def holder(name: str) -> int | None:
+    """Process that holds a lock, if any."""
+    path = STATE / f"{name}.lock"
+    if not path.exists():
+        return None
+    with path.open("a+") as file:
+        try:
+            fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except BlockingIOError:
+            file.seek(0)
+            return int(file.read().strip() or 0) or None
+        return None

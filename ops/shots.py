@@ -1,0 +1,25 @@
+"""./fern shots: pictures of the main views from the demo kitchen, into docs/screenshots."""
+
+from ops.install import PYTHON
+from ops.postgres import free_port, throwaway
+from ops.run import quietly
+from ops.say import ROOT, say
+from ops.serve import application, environment, install_all, prepare_database
+
+
+def shots() -> int:
+    """Serve the demo kitchen from a throwaway database and take the pictures."""
+    install_all(browser=True, dev=True)
+    with throwaway() as cluster:
+        cluster.ensure_database("shots")
+        env = environment(cluster, "shots", demo=True)
+        prepare_database(env, demo=True)
+        port = free_port()
+        with application(env, port):
+            quietly(
+                "shots",
+                [PYTHON, "-m", "docs.screenshots.take", f"http://127.0.0.1:{port}"],
+                cwd=ROOT,
+            )
+    say("The pictures are in docs/screenshots.")
+    return 0
