@@ -15,7 +15,7 @@ from fernbell.core.desserts.parts import (
     Portions,
     Wedges,
 )
-from fernbell.core.desserts.proposals import propose, refit
+from fernbell.core.desserts.proposals import portions_for, propose, refit
 from fernbell.core.desserts.solve import PartResult, Pour, Solved, solve
 
 __all__ = [
@@ -39,6 +39,7 @@ __all__ = [
     "TopView",
     "Wedges",
     "draw",
+    "portions_for",
     "propose",
     "refit",
     "solve",

@@ -19,10 +19,11 @@ from fernbell.core.desserts.parts import (
     Wedges,
 )
 from fernbell.core.errors import CoreError
-from fernbell.core.molds import Frame, Mold, Ring
+from fernbell.core.molds import Mold, Ring
 
+_WEDGE_EDGE_MM = 52.0
 _PORTION_SIDE_MM = 60.0
-"""Side of the square portion a frame is first divided into; common practice."""
+"""Outer edge of a wedge, and side of a square, into which desserts are first divided."""
 
 
 def propose(dessert: Dessert, rule: str, key: str, formula: str) -> Part:
@@ -121,13 +122,24 @@ def refit(dessert: Dessert, mold: Mold) -> Dessert:
 
 
 def _portions(portions: Portions, mold: Mold) -> Portions:
-    if isinstance(mold, Ring):
-        return portions if isinstance(portions, Wedges) else Wedges(min(portions.count, 60))
-    if isinstance(portions, Grid):
+    if isinstance(portions, Wedges if isinstance(mold, Ring) else Grid):
         return portions
-    return _grid(mold)
+    return portions_for(mold)
 
 
-def _grid(frame: Frame) -> Grid:
-    columns = max(1, round(frame.length_mm / _PORTION_SIDE_MM))
-    return Grid(columns, max(1, round(frame.width_mm / _PORTION_SIDE_MM)))
+def portions_for(mold: Mold) -> Portions:
+    """How a dessert in this mold is divided until the chef says otherwise.
+
+    Args:
+        mold: the mold [Mold].
+    Returns:
+        one wedge of individual rings, wedges of 52 mm at the edge of others, squares of 60 mm
+        in frames [1].
+    Source:
+        common practice.
+    """
+    if isinstance(mold, Ring):
+        single = mold.diameter_mm < practice.INDIVIDUAL_BELOW.value
+        return Wedges(1 if single else min(60, round(mold.perimeter_mm / _WEDGE_EDGE_MM)))
+    columns = max(1, round(mold.length_mm / _PORTION_SIDE_MM))
+    return Grid(columns, max(1, round(mold.width_mm / _PORTION_SIDE_MM)))

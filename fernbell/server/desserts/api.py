@@ -7,7 +7,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query
 
 from fernbell.core.desserts import Dessert as CoreDessert
-from fernbell.core.desserts import Solved, propose, refit
+from fernbell.core.desserts import Solved, portions_for, propose, refit
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.desserts.schemas import (
@@ -42,10 +42,11 @@ def write(member: Member, row: Dessert, data: DessertIn) -> None:
         raise Invalid.field("mold", "This mold is not on your shelf.")
     used = _known(member, data.parts)
     # Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
-    CoreDessert(data.name, mold_of(mold), tuple(data.parts), data.portions)
+    portions = data.portions or portions_for(mold_of(mold))
+    CoreDessert(data.name, mold_of(mold), tuple(data.parts), portions)
     row.name, row.mold, row.count = data.name, mold, data.count
     row.parts = PARTS.dump_python(data.parts, mode="json")
-    row.portions = PORTIONS.dump_python(data.portions, mode="json")
+    row.portions = PORTIONS.dump_python(portions, mode="json")
     row.save()
     row.formulas.set(used)
 

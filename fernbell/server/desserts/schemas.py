@@ -31,12 +31,15 @@ SOLVED = TypeAdapter(Solved)
 
 
 class DessertIn(Entry):
-    """A dessert as entered: parts from the top down, in one of the kitchen's molds."""
+    """A dessert as entered: parts from the top down, in one of the kitchen's molds.
+
+    Without portions it is divided as is usual for the mold.
+    """
 
     name: Name
     mold: UUID
     parts: list[Part] = Field(default=[], max_length=MOST_PARTS)
-    portions: Portions
+    portions: Portions | None = None
     count: int = Field(default=1, ge=1, le=5000)
 
 

@@ -114,6 +114,7 @@ def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
         SheetOut(
             sheet=sheet,
             method=heads[sheet.formula].method,
+            kind=heads[sheet.formula].kind,
             flavor=heads[sheet.formula].flavor,
             workings={line.key: line_working(sheet, line) for line in sheet.lines},
         )

@@ -134,6 +134,7 @@ class SheetOut(Schema):
     """A scaled sheet, with its method and the working of every line by key."""
 
     sheet: Sheet
+    kind: str
     flavor: str
     method: list[str]
     workings: dict[str, Working]

@@ -1,0 +1,105 @@
+/** Lists of rows and single rows, the same way for every room. */
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+
+import { api, take } from './client'
+import type {
+  Change,
+  Dessert,
+  DessertBrief,
+  DessertEntry,
+  Formula,
+  FormulaBrief,
+  FormulaEntry,
+  Ingredient,
+  IngredientEntry,
+  Mold,
+  MoldEntry,
+} from './types'
+
+export interface Kinds {
+  desserts: { brief: DessertBrief; full: Dessert; entry: DessertEntry }
+  formulas: { brief: FormulaBrief; full: Formula; entry: FormulaEntry }
+  ingredients: { brief: Ingredient; full: Ingredient; entry: IngredientEntry }
+  molds: { brief: Mold; full: Mold; entry: MoldEntry }
+}
+export type Kind = keyof Kinds
+
+type Send = (path: string, init?: object) => ReturnType<typeof api.GET>
+
+/** One typed set of requests a kind; the paths differ only in the kind's name. */
+function requests<K extends Kind>(kind: K) {
+  type Brief = Kinds[K]['brief']
+  type Full = Kinds[K]['full']
+  type Entry = Kinds[K]['entry']
+  // openapi-fetch cannot type a path that is put together; the shapes are the kind's own.
+  const { GET, POST, PUT } = api as unknown as Record<'GET' | 'POST' | 'PUT', Send>
+  const one = (id: string) => ({ params: { path: { row_id: id } } })
+  const row = `/api/${kind}/{row_id}`
+  const as = <T>(answer: ReturnType<Send>) => take<T>(answer as Promise<{ response: Response }>)
+  return {
+    list: (archived: boolean) =>
+      as<{ items: Brief[]; total: number }>(
+        GET(`/api/${kind}`, { params: { query: { archived } } }),
+      ),
+    read: (id: string) => as<Full>(GET(row, one(id))),
+    create: (entry: Entry) => as<Full>(POST(`/api/${kind}`, { body: entry })),
+    change: (id: string, revision: number, data: Entry) =>
+      as<Full>(PUT(row, { ...one(id), body: { revision, data } })),
+    copy: (id: string) => as<Full>(POST(`${row}/copy`, one(id))),
+    archive: (id: string) => as<Full>(POST(`${row}/archive`, one(id))),
+    restore: (id: string) => as<Full>(POST(`${row}/restore`, one(id))),
+    history: (id: string) => as<Change[]>(GET(`${row}/history`, one(id))),
+  }
+}
+
+export function useRows<K extends Kind>(kind: K, archived: MaybeRefOrGetter<boolean> = false) {
+  const query = useQuery({
+    queryKey: [kind, 'list', () => toValue(archived)],
+    queryFn: () => requests(kind).list(toValue(archived)),
+    placeholderData: keepPreviousData,
+  })
+  const rows = computed(() => query.data.value?.items ?? [])
+  return { ...query, rows }
+}
+
+export function useRow<K extends Kind>(kind: K, id: MaybeRefOrGetter<string | undefined>) {
+  return useQuery({
+    queryKey: [kind, 'one', () => toValue(id)],
+    queryFn: () => requests(kind).read(toValue(id) ?? ''),
+    enabled: () => Boolean(toValue(id)),
+  })
+}
+
+export function useHistory(kind: Kind, id: MaybeRefOrGetter<string | undefined>) {
+  return useQuery({
+    queryKey: [kind, 'history', () => toValue(id)],
+    queryFn: () => requests(kind).history(toValue(id) ?? ''),
+    enabled: () => Boolean(toValue(id)),
+  })
+}
+
+/** What changes rows; afterwards everything that may depend on them is read anew. */
+export function useWrites<K extends Kind>(kind: K) {
+  const client = useQueryClient()
+  const ask = requests(kind)
+  type Full = Kinds[K]['full'] & { id: string }
+  const settle = (row: Full) => {
+    client.setQueryData([kind, 'one', row.id], row)
+    void client.invalidateQueries({ queryKey: [kind, 'list'] })
+    void client.invalidateQueries({ queryKey: [kind, 'history', row.id] })
+    void client.invalidateQueries({ queryKey: ['worked out'] })
+  }
+  const write = <Given>(mutationFn: (given: Given) => Promise<Full>) =>
+    useMutation({ mutationFn, onSuccess: settle })
+  return {
+    create: write((entry: Kinds[K]['entry']) => ask.create(entry)),
+    change: write(
+      (given: { id: string; revision: number; data: Kinds[K]['entry'] }) =>
+        ask.change(given.id, given.revision, given.data) as Promise<Full>,
+    ),
+    copy: write((id: string) => ask.copy(id)),
+    archive: write((id: string) => ask.archive(id)),
+    restore: write((id: string) => ask.restore(id)),
+  }
+}

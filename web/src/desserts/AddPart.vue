@@ -1,0 +1,185 @@
+<script setup lang="ts">
+/** Add a part by what it does, of a formula that is there or is written next. */
+import Modal from 'ant-design-vue/es/modal'
+import Select from 'ant-design-vue/es/select'
+import { computed, ref } from 'vue'
+
+import { useWrites } from '../api/shelves'
+import type { FormulaBrief, Part } from '../api/types'
+import { DOES } from './parts'
+
+const props = defineProps<{
+  formulas: FormulaBrief[]
+  filled: boolean
+  /** Name of the insert a layer is added to, instead of a part. */
+  layerOf?: string | undefined
+}>()
+const emit = defineEmits<{ add: [rule: Part['rule'], formula: string]; close: [] }>()
+
+const rules = Object.entries(DOES) as [Part['rule'], { title: string; text: string }][]
+const rule = ref<Part['rule']>(props.layerOf ? 'insert' : props.filled ? 'insert' : 'base')
+const formula = ref<string | null>(null)
+const name = ref('')
+const refusal = ref('')
+const { create } = useWrites('formulas')
+
+const KIND_FOR: Record<Part['rule'], string> = {
+  base: 'sponge',
+  insert: 'fruit',
+  fill: 'mousse',
+  coat: 'glaze',
+  band: 'chocolate',
+  garnish: 'crisp',
+}
+const options = computed(() => {
+  const known = props.formulas.map((one) => ({ value: one.id, label: one.name }))
+  const typed = name.value.trim()
+  const isNew = typed && !known.some((one) => one.label.toLowerCase() === typed.toLowerCase())
+  return isNew ? [...known, { value: 'new', label: `Write a new formula: ${typed}` }] : known
+})
+const search = (typed: string, option?: { value?: unknown; label?: unknown }) =>
+  option?.value === 'new' ||
+  String(option?.label ?? '')
+    .toLowerCase()
+    .includes(typed.toLowerCase())
+
+async function add() {
+  refusal.value = ''
+  if (!formula.value) {
+    refusal.value = 'Choose a formula, or type the name of a new one and pick it.'
+    return
+  }
+  try {
+    const id = formula.value === 'new' ? await written() : formula.value
+    emit('add', rule.value, id)
+  } catch (error) {
+    refusal.value = (error as Error).message
+  }
+}
+
+async function written(): Promise<string> {
+  const kind = KIND_FOR[rule.value]
+  const row = await create.mutateAsync({
+    name: newName.value,
+    kind,
+    flavor: '',
+    lines: [],
+    base_line: '',
+    losses: { cooking_percent: 0, pan_percent: 2, tasting_percent: 0 },
+    gas_kept: 0.8,
+    measured_density_g_ml: null,
+    method: [],
+  })
+  return row.id
+}
+
+const newName = ref('')
+function choose(value: unknown) {
+  if (value === 'new') newName.value = name.value.trim()
+  formula.value = String(value)
+}
+const shown = computed(() =>
+  formula.value === 'new' ? `New formula: ${newName.value}` : (formula.value ?? undefined),
+)
+</script>
+
+<template>
+  <Modal
+    open
+    :title="layerOf ? `Add a layer to ${layerOf}` : 'Add a part'"
+    :footer="null"
+    width="560px"
+    @cancel="emit('close')"
+  >
+    <form class="add" @submit.prevent="add">
+      <fieldset v-if="!layerOf">
+        <legend class="eyebrow">What it does</legend>
+        <label
+          v-for="[key, does] in rules"
+          :key="key"
+          :class="['does', { picked: rule === key, off: key === 'fill' && filled }]"
+        >
+          <input
+            v-model="rule"
+            type="radio"
+            name="rule"
+            :value="key"
+            :disabled="key === 'fill' && filled"
+          />
+          <strong>{{ does.title }}</strong>
+          <span class="quiet">
+            {{ key === 'fill' && filled ? 'this dessert has one already' : does.text }}
+          </span>
+        </label>
+      </fieldset>
+      <label>
+        <span class="eyebrow">Made of</span>
+        <Select
+          :value="shown"
+          :options="options"
+          show-search
+          :filter-option="search"
+          placeholder="Choose a formula, or type a new name"
+          class="made-of"
+          aria-label="Made of"
+          @search="(typed: string) => typed && (name = typed)"
+          @change="choose"
+        />
+      </label>
+      <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
+      <button class="deed main" type="submit" :disabled="create.isPending.value">
+        {{ layerOf ? 'Add the layer' : 'Add the part' }}
+      </button>
+    </form>
+  </Modal>
+</template>
+
+<style scoped>
+.add {
+  display: grid;
+  gap: 14px;
+}
+
+fieldset {
+  border: 0;
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 1fr 1fr;
+  margin: 0;
+  padding: 0;
+}
+
+.does {
+  border: 1px solid var(--leaf-strong);
+  border-radius: var(--round);
+  cursor: pointer;
+  display: grid;
+  padding: 8px 12px;
+}
+
+.does input {
+  height: 1px;
+  opacity: 0;
+  position: absolute;
+  width: 1px;
+}
+
+.does:focus-within {
+  outline: 2px solid var(--bronze);
+  outline-offset: 2px;
+}
+
+.does.picked {
+  background: var(--bronze-wash);
+  border-color: var(--bronze);
+}
+
+.does.off {
+  cursor: default;
+  opacity: 0.55;
+}
+
+.made-of {
+  width: 100%;
+}
+</style>

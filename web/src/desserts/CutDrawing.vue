@@ -1,0 +1,277 @@
+<script setup lang="ts">
+/** The cut to scale, with rulers and dimension lines; parts are selected on it. */
+import { computed, ref } from 'vue'
+
+import type { Cut, Dimension, Outline } from '../api/types'
+import { type Look, patternId } from '../kit/flavors'
+import { figure } from '../kit/format'
+import TexturePatterns from '../kit/TexturePatterns.vue'
+import { useSize } from '../kit/useSize'
+import { fit, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
+import { type Chosen, sameChoice } from './parts'
+
+const props = defineProps<{
+  cut: Cut
+  chosen: Chosen | null
+  lookOf: (formula: string) => Look
+  nameOf: (chosen: Chosen) => string
+}>()
+const emit = defineEmits<{ choose: [chosen: Chosen] }>()
+
+const box = ref<HTMLElement | null>(null)
+const size = useSize(box)
+const frame = computed(() =>
+  fit({ width: props.cut.width_mm, height: props.cut.height_mm }, size, {
+    left: 46,
+    right: 64,
+    top: 12,
+    bottom: 34,
+  }),
+)
+const scale = computed(() => scaleWords(frame.value.scale))
+defineExpose({ scale })
+
+const looks = computed(() => {
+  const byId = new Map<string, Look>()
+  for (const shape of props.cut.section) {
+    const look = props.lookOf(shape.formula)
+    byId.set(patternId(look), look)
+  }
+  return [...byId.values()]
+})
+const half = computed(() => props.cut.mold_width_mm / 2)
+const step = computed(() => rulerStep(frame.value.scale))
+const across = computed(() => marks(0, props.cut.mold_width_mm, step.value))
+const upright = computed(() => marks(0, props.cut.height_mm, Math.min(step.value, 10)))
+const grid = computed(() => ({
+  x: marks(-props.cut.width_mm / 2 - 8, props.cut.width_mm / 2 + 8, 10),
+  y: marks(0, props.cut.height_mm + 6, 10),
+}))
+
+const choiceOf = (shape: Outline): Chosen => ({ part: shape.part, layer: shape.layer })
+const isChosen = (shape: Outline) => sameChoice(props.chosen, choiceOf(shape))
+const owns = (one: Dimension) =>
+  one.part === props.chosen?.part && (one.layer === null || one.layer === props.chosen.layer)
+
+/** Heights stacked along the right edge; what is selected, and what is too small, stands out. */
+const heights = computed(() =>
+  props.cut.dimensions
+    .filter((one) => one.what !== 'side' && one.value_mm > 0)
+    .map((one) => ({
+      ...one,
+      y1: toY(frame.value, one.start[1]),
+      y2: toY(frame.value, one.end[1]),
+      own: owns(one),
+      short: one.least_mm != null && one.value_mm < one.least_mm,
+    })),
+)
+const sides = computed(() =>
+  props.cut.dimensions
+    .filter((one) => one.what === 'side' && one.part === props.chosen?.part && one.value_mm > 0)
+    .slice(0, 1),
+)
+const right = computed(() => toX(frame.value, props.cut.width_mm / 2) + 16)
+
+const order = computed(() => [
+  ...props.cut.section.filter((shape) => !isChosen(shape)),
+  ...props.cut.section.filter(isChosen),
+])
+</script>
+
+<template>
+  <div ref="box" class="cut">
+    <svg
+      v-if="size.width"
+      :width="size.width"
+      :height="size.height"
+      role="group"
+      aria-label="The cut"
+    >
+      <TexturePatterns :looks="looks" />
+      <g class="paper" aria-hidden="true">
+        <path
+          v-for="x in grid.x"
+          :key="`x${x}`"
+          :d="`M${toX(frame, x)} ${frame.y0}V${toY(frame, cut.height_mm + 6)}`"
+        />
+        <path
+          v-for="y in grid.y"
+          :key="`y${y}`"
+          :d="`M${toX(frame, -cut.width_mm / 2 - 8)} ${toY(frame, y)}H${toX(frame, cut.width_mm / 2 + 8)}`"
+        />
+      </g>
+      <path
+        class="mold"
+        aria-hidden="true"
+        :d="`M${toX(frame, -half)} ${frame.y0}V${toY(frame, cut.rim_mm)}M${toX(frame, half)} ${frame.y0}V${toY(frame, cut.rim_mm)}`"
+      />
+      <path
+        v-for="(shape, i) in order"
+        :key="`${shape.part}/${shape.layer}/${i}`"
+        :d="loopsPath(shape.loops, frame)"
+        :fill="`url(#${patternId(lookOf(shape.formula))})`"
+        fill-rule="evenodd"
+        :class="['part', { chosen: isChosen(shape) }]"
+        role="button"
+        tabindex="0"
+        :aria-label="nameOf(choiceOf(shape))"
+        :aria-pressed="isChosen(shape)"
+        @click="emit('choose', choiceOf(shape))"
+        @keydown.enter.prevent="emit('choose', choiceOf(shape))"
+        @keydown.space.prevent="emit('choose', choiceOf(shape))"
+      />
+      <path
+        class="board"
+        aria-hidden="true"
+        :d="`M${toX(frame, -cut.width_mm / 2) - 14} ${frame.y0}H${toX(frame, cut.width_mm / 2) + 14}`"
+      />
+      <g class="ruler" aria-hidden="true">
+        <template v-for="y in upright" :key="`ry${y}`">
+          <path :d="`M${toX(frame, -cut.width_mm / 2) - 14} ${toY(frame, y)}h-6`" />
+          <text :x="toX(frame, -cut.width_mm / 2) - 24" :y="toY(frame, y) + 4" text-anchor="end">
+            {{ y }}
+          </text>
+        </template>
+        <template v-for="x in across" :key="`rx${x}`">
+          <path :d="`M${toX(frame, x - half)} ${frame.y0 + 8}v6`" />
+          <text :x="toX(frame, x - half)" :y="frame.y0 + 27" text-anchor="middle">{{ x }}</text>
+        </template>
+      </g>
+      <g aria-hidden="true">
+        <g
+          v-for="(one, i) in heights"
+          :key="i"
+          :class="['dimension', { own: one.own, short: one.short }]"
+        >
+          <path :d="`M${right} ${one.y1}h7m-3.5 0V${one.y2}m-3.5 0h7`" />
+          <text
+            v-if="one.own || one.short || one.y1 - one.y2 > 13"
+            :x="right + 13"
+            :y="(one.y1 + one.y2) / 2 + 4.5"
+          >
+            {{ figure(one.value_mm, 1) }}
+          </text>
+        </g>
+        <g
+          v-for="one in sides"
+          :key="one.part"
+          :class="[
+            'dimension',
+            'own',
+            { short: one.least_mm != null && one.value_mm < one.least_mm },
+          ]"
+        >
+          <path
+            stroke-dasharray="4 3"
+            :d="`M${toX(frame, one.start[0])} ${toY(frame, one.start[1])}H${toX(frame, one.end[0])}`"
+          />
+          <text
+            class="on-part"
+            :x="(toX(frame, one.start[0]) + toX(frame, one.end[0])) / 2"
+            :y="toY(frame, one.start[1]) - 5"
+            text-anchor="middle"
+          >
+            {{ figure(one.value_mm, 1) }}
+          </text>
+        </g>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.cut {
+  height: 100%;
+  min-height: 0;
+  overflow: hidden;
+}
+
+svg {
+  display: block;
+}
+
+.paper path {
+  stroke: var(--leaf);
+  stroke-width: 0.7;
+}
+
+.mold {
+  stroke: var(--muted);
+  stroke-width: 1.2;
+}
+
+.part {
+  cursor: pointer;
+  stroke: var(--ink);
+  stroke-opacity: 0.28;
+  stroke-width: 0.8;
+}
+
+.part:hover {
+  stroke-opacity: 0.8;
+}
+
+.part.chosen {
+  stroke: var(--bronze);
+  stroke-opacity: 1;
+  stroke-width: 2.6;
+}
+
+.part:focus-visible {
+  outline: none;
+  stroke: var(--bronze);
+  stroke-dasharray: 5 3;
+  stroke-opacity: 1;
+  stroke-width: 2.6;
+}
+
+.board {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.ruler path {
+  stroke: var(--muted);
+}
+
+.ruler text {
+  fill: var(--muted);
+  font-size: 12.5px;
+}
+
+.dimension path {
+  fill: none;
+  stroke: var(--muted);
+}
+
+.dimension text {
+  fill: var(--muted);
+  font-size: 13px;
+  font-weight: 600;
+}
+
+.dimension.own path {
+  stroke: var(--bronze-text);
+  stroke-width: 1.4;
+}
+
+.dimension.own text {
+  fill: var(--bronze-text);
+  font-weight: 700;
+}
+
+.dimension.short path {
+  stroke: var(--brick);
+}
+
+.dimension.short text {
+  fill: var(--brick);
+  font-weight: 700;
+}
+
+.on-part {
+  paint-order: stroke;
+  stroke: var(--porcelain);
+  stroke-width: 3px;
+}
+</style>

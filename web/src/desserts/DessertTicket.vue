@@ -1,0 +1,211 @@
+<script setup lang="ts">
+/** What it takes, for how many, and what is wrong. */
+import type { Finding, Solved } from '../api/types'
+import FindingCard from '../kit/FindingCard.vue'
+import { figure } from '../kit/format'
+import NumberField from '../kit/NumberField.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
+import { type Chosen, sameChoice } from './parts'
+
+defineProps<{
+  id: string
+  solved: Solved
+  count: number
+  countError?: string | undefined
+  chosen: Chosen | null
+  disabled: boolean
+}>()
+const emit = defineEmits<{ count: [count: number]; choose: [chosen: Chosen] }>()
+
+const UNIT: Record<string, (value: number) => string> = {
+  mm: (value) => `${figure(value / 1000, 2)} m`,
+  ml: (value) => `${figure(value, 0)} ml`,
+  'cm²': (value) => `${figure(value, 0)} cm²`,
+  pieces: (value) => `${figure(value, 1)} pieces`,
+}
+
+function show(finding: Finding) {
+  if (finding.part) emit('choose', { part: finding.part, layer: null })
+}
+</script>
+
+<template>
+  <section class="slip" aria-label="What it takes">
+    <header>
+      <h2>What it takes</h2>
+      <div class="count">
+        <NumberField
+          label="How many desserts"
+          bare
+          :value="count"
+          :disabled="disabled"
+          :error="countError"
+          @commit="(v) => v !== null && emit('count', v)"
+        />
+        <span class="quiet">{{ count === 1 ? 'dessert' : 'desserts' }}</span>
+      </div>
+    </header>
+    <table>
+      <tbody>
+        <tr
+          v-for="part in solved.parts"
+          :key="`${part.part}/${part.layer}`"
+          :class="{ chosen: sameChoice(chosen, part) }"
+        >
+          <th scope="row">
+            <button type="button" class="name" @click="emit('choose', part)">
+              {{ part.name }}
+            </button>
+            <span class="quiet measure">{{ (UNIT[part.unit] ?? String)(part.measure) }}</span>
+          </th>
+          <td>
+            <WorkedFigure :working="part.make" />
+          </td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row">Finished weight<span class="quiet measure">one</span></th>
+          <td><WorkedFigure :working="solved.finished" /></td>
+        </tr>
+        <tr v-if="solved.finished_all_g !== null && solved.count > 1" class="all">
+          <th scope="row">All {{ solved.count }}</th>
+          <td>
+            <strong>{{ figure(solved.finished_all_g, 0) }}</strong> <span class="quiet">g</span>
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+    <dl>
+      <div>
+        <dt>Height</dt>
+        <dd><WorkedFigure :working="solved.height" /></dd>
+      </div>
+      <div>
+        <dt>Surface</dt>
+        <dd><WorkedFigure :working="solved.surface" /></dd>
+      </div>
+      <div>
+        <dt>Liner strip</dt>
+        <dd><WorkedFigure :working="solved.liner" /></dd>
+      </div>
+    </dl>
+    <RouterLink class="deed main sheets" :to="`/desserts/${id}/sheets`">Scaled sheets</RouterLink>
+    <section class="findings" aria-label="Findings" aria-live="polite">
+      <FindingCard
+        v-for="(finding, i) in solved.findings"
+        :key="`${finding.code}/${finding.part}/${i}`"
+        :finding="finding"
+        :chosen="finding.part != null && finding.part === chosen?.part"
+        @choose="show(finding)"
+      />
+      <p v-if="!solved.findings.length" class="clear">Nothing stands against it.</p>
+    </section>
+  </section>
+</template>
+
+<style scoped>
+header {
+  align-items: center;
+  display: flex;
+  gap: 10px;
+  justify-content: space-between;
+  margin-bottom: 10px;
+}
+
+.count {
+  align-items: baseline;
+  display: flex;
+  gap: 6px;
+}
+
+.count :deep(.field) {
+  width: 62px;
+}
+
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+
+tr {
+  border-bottom: 1px solid var(--rule);
+}
+
+tr.chosen {
+  box-shadow: inset 3px 0 0 var(--bronze);
+}
+
+tr.chosen th {
+  padding-left: 8px;
+}
+
+th {
+  font-weight: 400;
+  line-height: 1.25;
+  padding: 6px 6px 6px 0;
+  text-align: left;
+}
+
+tfoot th {
+  font-weight: 700;
+}
+
+tfoot tr.all {
+  border: 0;
+}
+
+.name {
+  background: none;
+  border: 0;
+  cursor: pointer;
+  display: block;
+  padding: 0;
+  text-align: left;
+}
+
+.measure {
+  display: block;
+  font-weight: 400;
+}
+
+td {
+  font-size: 17px;
+  text-align: right;
+  vertical-align: top;
+  white-space: nowrap;
+  padding: 6px 0;
+}
+
+dl {
+  display: grid;
+  gap: 4px;
+  grid-template-columns: repeat(3, auto);
+  justify-content: space-between;
+  margin: 12px 0;
+}
+
+dt {
+  color: var(--muted);
+  font-size: 13px;
+}
+
+dd {
+  margin: 0;
+}
+
+.sheets {
+  width: 100%;
+}
+
+.findings {
+  display: grid;
+  gap: 8px;
+  margin-top: 14px;
+}
+
+.clear {
+  color: var(--muted);
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+/** The lines: grams, what, percent, air. Arrow keys and Enter walk down the column. */
+import { computed, nextTick, ref } from 'vue'
+
+import type { FormulaEntry, Reading } from '../api/types'
+import { figure } from '../kit/format'
+import NumberField from '../kit/NumberField.vue'
+import TypedLine, { type TypedResult } from './TypedLine.vue'
+import type { LineEntry } from './useFormula'
+
+const props = defineProps<{
+  id: string
+  entry: FormulaEntry
+  nameOf: (line: LineEntry) => string
+  reading: Reading | undefined
+  errorAt: (field: string) => string | undefined
+  disabled: boolean
+}>()
+const emit = defineEmits<{ change: [change: Partial<FormulaEntry>] }>()
+const body = ref<HTMLElement | null>(null)
+const lines = computed(() => props.entry.lines ?? [])
+const total = computed(() => props.reading?.batch_g)
+
+function set(key: string, change: Partial<LineEntry>) {
+  emit('change', {
+    lines: lines.value.map((line) => (line.key === key ? { ...line, ...change } : line)),
+  })
+}
+
+function remove(key: string) {
+  emit('change', {
+    lines: lines.value.filter((line) => line.key !== key),
+    base_line: props.entry.base_line === key ? '' : props.entry.base_line,
+  })
+}
+
+function add(typed: TypedResult) {
+  const key = crypto.randomUUID().slice(0, 8)
+  emit('change', { lines: [...lines.value, { key, overrun_percent: 0, ...typed }] })
+}
+
+/** Percentages refer to this line; pressed again, to the whole. */
+function base(key: string) {
+  emit('change', { base_line: props.entry.base_line === key ? '' : key })
+}
+
+function move(at: number, by: 1 | -1) {
+  const next = [...lines.value]
+  const [line] = next.splice(at, 1)
+  if (line && at + by >= 0 && at + by <= next.length) {
+    next.splice(at + by, 0, line)
+    emit('change', { lines: next })
+  }
+}
+
+/** Enter goes on to the grams of the next line, and from the last to the line being typed. */
+function down(at: number) {
+  void nextTick(() => {
+    const fields = body.value?.querySelectorAll<HTMLElement>('.grams input, .typed input')
+    fields?.[at + 1]?.focus()
+  })
+}
+</script>
+
+<template>
+  <div ref="body">
+    <table>
+      <thead>
+        <tr class="eyebrow">
+          <th scope="col" class="grams">grams</th>
+          <th scope="col">ingredient or formula</th>
+          <th scope="col" class="percent">
+            {{ entry.base_line ? '% of the marked line' : '% of the whole' }}
+          </th>
+          <th scope="col" class="air">air</th>
+          <th><span class="unseen">Actions</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="(line, i) in lines"
+          :key="line.key"
+          :class="{ base: entry.base_line === line.key }"
+        >
+          <td class="grams">
+            <NumberField
+              :label="`Grams of ${nameOf(line)}`"
+              bare
+              :value="line.mass_g"
+              :disabled="disabled"
+              :error="errorAt(`lines.${i}.mass_g`)"
+              @commit="(v) => v !== null && set(line.key, { mass_g: v })"
+              @enter="down(i)"
+            />
+          </td>
+          <td>
+            <RouterLink v-if="line.formula" :to="`/formulas/${line.formula}`">{{
+              nameOf(line)
+            }}</RouterLink>
+            <template v-else>{{ nameOf(line) }}</template>
+            <p v-for="field in ['ingredient', 'formula']" :key="field" class="wrong">
+              {{ errorAt(`lines.${i}.${field}`) }}
+            </p>
+          </td>
+          <td class="percent">
+            <button
+              type="button"
+              class="mark"
+              :disabled="disabled"
+              :aria-pressed="entry.base_line === line.key"
+              :title="`Count percentages on ${nameOf(line)}`"
+              @click="base(line.key)"
+            >
+              {{ reading?.percents[i] == null ? '–' : `${figure(reading.percents[i] ?? 0, 1)} %` }}
+            </button>
+          </td>
+          <td class="air">
+            <NumberField
+              :label="`Overrun of ${nameOf(line)}`"
+              bare
+              unit="%"
+              :step="5"
+              :value="line.overrun_percent ?? 0"
+              :disabled="disabled"
+              :error="errorAt(`lines.${i}.overrun_percent`)"
+              @commit="(v) => v !== null && set(line.key, { overrun_percent: v })"
+            />
+          </td>
+          <td class="tools">
+            <template v-if="!disabled">
+              <button
+                type="button"
+                class="deed small"
+                :aria-label="`Move ${nameOf(line)} up`"
+                @click="move(i, -1)"
+              >
+                ↑
+              </button>
+              <button
+                type="button"
+                class="deed small"
+                :aria-label="`Move ${nameOf(line)} down`"
+                @click="move(i, 1)"
+              >
+                ↓
+              </button>
+              <button
+                type="button"
+                class="deed small"
+                :aria-label="`Take out ${nameOf(line)}`"
+                @click="remove(line.key)"
+              >
+                ×
+              </button>
+            </template>
+          </td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr v-if="lines.length">
+          <td class="grams total">
+            <strong>{{ total === undefined ? '–' : figure(total, 1) }}</strong>
+          </td>
+          <td colspan="4" class="quiet">grams weighed in all</td>
+        </tr>
+      </tfoot>
+    </table>
+    <TypedLine v-if="!disabled" class="typed" :not-formula="id" @add="add" />
+    <p v-if="errorAt('lines')" class="wrong" role="alert">{{ errorAt('lines') }}</p>
+  </div>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  margin-bottom: 10px;
+  width: 100%;
+}
+
+th {
+  font-weight: 600;
+  padding: 4px 8px;
+  text-align: left;
+}
+
+tbody tr {
+  border-top: 1px solid var(--rule);
+}
+
+tbody tr.base {
+  background: var(--bronze-wash);
+}
+
+td {
+  padding: 4px 8px;
+}
+
+.grams {
+  width: 108px;
+}
+
+.grams :deep(input) {
+  font-size: 17px;
+  text-align: right;
+}
+
+th.grams,
+.total {
+  padding-right: 20px;
+  text-align: right;
+}
+
+.total {
+  font-size: 17px;
+}
+
+.percent {
+  text-align: right;
+  width: 150px;
+}
+
+.mark {
+  background: none;
+  border: 0;
+  border-bottom: 1px dotted var(--leaf-strong);
+  cursor: pointer;
+  padding: 0;
+}
+
+.air {
+  width: 96px;
+}
+
+.tools {
+  text-align: right;
+  white-space: nowrap;
+  width: 116px;
+}
+
+.tools .deed {
+  margin-left: 3px;
+  min-width: 28px;
+}
+
+tfoot tr {
+  border-top: 2px solid var(--leaf-strong);
+}
+
+.unseen {
+  clip-path: inset(50%);
+  position: absolute;
+}
+</style>

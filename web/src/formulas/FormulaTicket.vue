@@ -1,0 +1,192 @@
+<script setup lang="ts">
+/** What the formula is: what arrives of it, its density, and its size for another need. */
+import { ref, watch } from 'vue'
+
+import type { Formula, FormulaEntry, Reading } from '../api/types'
+import { figure } from '../kit/format'
+import NumberField from '../kit/NumberField.vue'
+import SheetCard from '../kit/SheetCard.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
+import { useScaled, type Wanted } from './useFormula'
+
+const props = defineProps<{
+  id: string
+  row: Formula | undefined
+  entry: FormulaEntry
+  reading: Reading | undefined
+  errorAt: (field: string) => string | undefined
+  disabled: boolean
+}>()
+const emit = defineEmits<{ change: [change: Partial<FormulaEntry>] }>()
+const wanted = ref<Wanted | null>(null)
+const scaled = useScaled(
+  () => props.id,
+  () => wanted.value,
+)
+watch(
+  () => props.id,
+  () => (wanted.value = null),
+)
+
+type Losses = NonNullable<FormulaEntry['losses']>
+const LOSSES: { field: keyof Losses; label: string }[] = [
+  { field: 'cooking_percent', label: 'Cooked off' },
+  { field: 'pan_percent', label: 'In the pan' },
+  { field: 'tasting_percent', label: 'Tasted' },
+]
+function lose(field: keyof Losses, value: number) {
+  const none = { cooking_percent: 0, pan_percent: 0, tasting_percent: 0 }
+  emit('change', { losses: { ...none, ...props.entry.losses, [field]: value } })
+}
+</script>
+
+<template>
+  <section class="slip" aria-label="What it is">
+    <h2>What it is</h2>
+    <dl v-if="reading">
+      <dt>Arrives</dt>
+      <dd><WorkedFigure :working="reading.finished_working" /></dd>
+      <dt>Density with its air</dt>
+      <dd><WorkedFigure :working="reading.density_working" /></dd>
+      <dt>Volume</dt>
+      <dd>
+        <template v-if="reading.volume_ml !== null">
+          <strong>{{ figure(reading.volume_ml, 0) }}</strong> <span class="quiet">ml</span>
+        </template>
+        <template v-else>–</template>
+      </dd>
+    </dl>
+    <p v-if="reading?.without_density.length" class="lacking">
+      No density for {{ reading.without_density.join(', ') }}. Enter it in the pantry, or weigh a
+      level cup of the finished formula and enter it below.
+    </p>
+
+    <h3>What is lost</h3>
+    <div class="three">
+      <NumberField
+        v-for="one in LOSSES"
+        :key="one.field"
+        :label="one.label"
+        unit="%"
+        :value="entry.losses?.[one.field] ?? 0"
+        :disabled="disabled"
+        :error="errorAt(`losses.${one.field}`)"
+        @commit="(v) => v !== null && lose(one.field, v)"
+      />
+    </div>
+
+    <h3>Its air</h3>
+    <div class="two">
+      <NumberField
+        label="Kept in folding"
+        unit="%"
+        :step="5"
+        :value="(entry.gas_kept ?? 0.8) * 100"
+        :disabled="disabled"
+        :error="errorAt('gas_kept')"
+        @commit="(v) => v !== null && emit('change', { gas_kept: v / 100 })"
+      />
+      <NumberField
+        label="Weighed cup"
+        unit="g/ml"
+        :step="0.01"
+        optional
+        placeholder="computed"
+        :value="entry.measured_density_g_ml ?? null"
+        :disabled="disabled"
+        :error="errorAt('measured_density_g_ml')"
+        @commit="(v) => emit('change', { measured_density_g_ml: v })"
+      />
+    </div>
+
+    <h3>Scale it to</h3>
+    <div class="two">
+      <NumberField
+        label="Finished mass"
+        unit="g"
+        optional
+        :value="wanted?.unit === 'g' ? wanted.value : null"
+        :error="wanted?.unit === 'g' ? scaled.error.value?.message : undefined"
+        @commit="(v) => (wanted = v === null ? null : { value: v, unit: 'g' })"
+      />
+      <NumberField
+        label="Finished volume"
+        unit="ml"
+        optional
+        :value="wanted?.unit === 'ml' ? wanted.value : null"
+        :error="wanted?.unit === 'ml' ? scaled.error.value?.message : undefined"
+        @commit="(v) => (wanted = v === null ? null : { value: v, unit: 'ml' })"
+      />
+    </div>
+    <div v-if="wanted && scaled.data.value" class="scaled">
+      <SheetCard v-for="page in scaled.data.value" :key="page.sheet.formula" :page="page" />
+    </div>
+
+    <template v-if="row?.used_by.length">
+      <h3>Used in</h3>
+      <p>{{ row.used_by.join(', ') }}</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.slip {
+  display: grid;
+  align-content: start;
+  gap: 10px;
+}
+
+h3 {
+  margin-top: 6px;
+}
+
+dl {
+  display: grid;
+  gap: 6px 12px;
+  grid-template-columns: 1fr auto;
+  margin: 0;
+}
+
+dt {
+  color: var(--muted);
+}
+
+dd {
+  font-size: 17px;
+  margin: 0;
+  text-align: right;
+}
+
+.three,
+.two {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+}
+
+.two {
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+
+.lacking {
+  background: var(--amber-wash);
+  border: 1px solid var(--amber-rule);
+  border-radius: var(--round);
+  color: var(--amber);
+  font-size: 14px;
+  padding: 8px 10px;
+}
+
+.scaled {
+  display: grid;
+  gap: 8px;
+}
+
+.scaled :deep(.sheet) {
+  padding: 10px 12px;
+}
+
+.scaled :deep(.side) {
+  display: none;
+}
+</style>

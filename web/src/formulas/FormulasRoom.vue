@@ -1,0 +1,215 @@
+<script setup lang="ts">
+/** Write a formula: lines by keyboard, what is lost, its air, the method. */
+import Select from 'ant-design-vue/es/select'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+
+import { useRows, useWrites } from '../api/shelves'
+import EmptyState from '../kit/EmptyState.vue'
+import { FLAVORS, KINDS } from '../kit/flavors'
+import { clock } from '../kit/format'
+import LookSwatch from '../kit/LookSwatch.vue'
+import RowList from '../kit/RowList.vue'
+import RowMenu from '../kit/RowMenu.vue'
+import SaveNotice from '../kit/SaveNotice.vue'
+import TextField from '../kit/TextField.vue'
+import { useSession } from '../shell/session'
+import FormulaGrid from './FormulaGrid.vue'
+import FormulaTicket from './FormulaTicket.vue'
+import MethodEditor from './MethodEditor.vue'
+import { BLANK, type LineEntry, useFormula, useReading } from './useFormula'
+
+const props = defineProps<{ id?: string }>()
+const router = useRouter()
+const { mayWrite } = useSession()
+const { rows: formulas, isSuccess } = useRows('formulas')
+const { rows: ingredients } = useRows('ingredients')
+const { create } = useWrites('formulas')
+const id = () => props.id || undefined
+const formula = useFormula(id)
+const reading = useReading(id)
+const entry = computed(() => formula.draft.value)
+const errorAt = (field: string) => formula.problem.value?.at(field)
+const name = ref('')
+
+watch(
+  [id, formulas],
+  () => {
+    const first = formulas.value[0]
+    if (!props.id && first) void router.replace(`/formulas/${first.id}`)
+  },
+  { immediate: true },
+)
+watch(
+  () => entry.value?.name,
+  (now) => (name.value = now ?? ''),
+  { immediate: true },
+)
+
+const named = computed(
+  () => new Map([...ingredients.value, ...formulas.value].map((one) => [one.id, one.name])),
+)
+const nameOf = (line: LineEntry) => named.value.get(line.ingredient ?? line.formula ?? '') ?? '…'
+const look = (item: { id: string }) => formulas.value.find((one) => one.id === item.id)
+
+const kinds = KINDS.map((value) => ({ value, label: value }))
+const flavors = Object.keys(FLAVORS).map((value) => ({ value, label: value.replace('-', ' ') }))
+const saved = computed(() => {
+  if (formula.saving.value) return 'saving …'
+  if (formula.problem.value) return 'not saved'
+  return formula.row.value ? `saved ${clock(formula.row.value.changed_at)}` : ''
+})
+
+async function make(title: string) {
+  try {
+    const row = await create.mutateAsync({ name: title, ...BLANK })
+    await router.push(`/formulas/${row.id}`)
+  } catch {
+    // Shown under the list.
+  }
+}
+
+function rename() {
+  if (name.value.trim() && name.value !== entry.value?.name) {
+    void formula.edit({ name: name.value.trim() })
+  }
+}
+</script>
+
+<template>
+  <div class="zones">
+    <RowList
+      :id="props.id"
+      class="zone-shelf"
+      :items="formulas"
+      room="formulas"
+      noun="formula"
+      :can-make="mayWrite"
+      :error="create.error.value?.message"
+      @make="make"
+    >
+      <template #item="{ item }">
+        <LookSwatch :formula="look(item)" :size="18" /> {{ item.name }}
+      </template>
+      <template #make>Write a formula</template>
+    </RowList>
+    <template v-if="entry && props.id">
+      <section class="zone-board" aria-label="The formula">
+        <SaveNotice
+          v-if="formula.problem.value"
+          :problem="formula.problem.value"
+          @reload="formula.reload"
+          @insist="formula.insist"
+        />
+        <header>
+          <LookSwatch
+            :formula="{ kind: entry.kind ?? '', flavor: entry.flavor ?? '' }"
+            :size="34"
+          />
+          <TextField
+            v-model="name"
+            label="Formula"
+            class="name"
+            :disabled="!mayWrite"
+            :error="errorAt('name')"
+            @focusout="rename"
+            @keydown.enter="rename"
+          />
+          <label class="choice">
+            <span class="eyebrow">Kind</span>
+            <Select
+              :value="entry.kind || undefined"
+              :options="kinds"
+              :disabled="!mayWrite"
+              placeholder="kind"
+              aria-label="Kind"
+              @change="(kind) => formula.edit({ kind: String(kind) })"
+            />
+          </label>
+          <label class="choice">
+            <span class="eyebrow">Color</span>
+            <Select
+              :value="entry.flavor || undefined"
+              :options="flavors"
+              :disabled="!mayWrite"
+              placeholder="flavor"
+              aria-label="Color"
+              @change="(flavor) => formula.edit({ flavor: String(flavor) })"
+            />
+          </label>
+          <RowMenu :id="props.id" kind="formulas" :name="entry.name" room="formulas" />
+        </header>
+        <p class="quiet">
+          revision {{ formula.row.value?.revision }} · {{ saved }}
+          <template v-if="formula.row.value?.changed_by">
+            by {{ formula.row.value.changed_by }}</template
+          >
+        </p>
+        <FormulaGrid
+          :id="props.id"
+          :entry="entry"
+          :name-of="nameOf"
+          :reading="reading.data.value"
+          :error-at="errorAt"
+          :disabled="!mayWrite"
+          @change="formula.edit"
+        />
+        <MethodEditor
+          :steps="entry.method ?? []"
+          :disabled="!mayWrite"
+          :error="errorAt('method')"
+          @change="(method) => formula.edit({ method })"
+        />
+      </section>
+      <div class="zone-ticket">
+        <FormulaTicket
+          :id="props.id"
+          :row="formula.row.value"
+          :entry="entry"
+          :reading="reading.data.value"
+          :error-at="errorAt"
+          :disabled="!mayWrite"
+          @change="formula.edit"
+        />
+      </div>
+    </template>
+    <EmptyState
+      v-else-if="isSuccess && !formulas.length"
+      class="middle"
+      title="No formula yet"
+      text="Write the first one: give it a name on the left, then type its lines, such as ‘250 g cream’, and press Enter."
+    />
+  </div>
+</template>
+
+<style scoped>
+.zone-board {
+  display: grid;
+  align-content: start;
+  gap: 14px;
+}
+
+header {
+  align-items: end;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+
+.name {
+  flex: 1 1 220px;
+}
+
+.name :deep(input) {
+  font: 700 20px var(--face-display);
+}
+
+.choice {
+  display: grid;
+  width: 128px;
+}
+
+.middle {
+  grid-column: 2 / -1;
+}
+</style>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+/** The last row of the grid: '250 g cream', Enter. Arrow keys choose among what fits. */
+import Input from 'ant-design-vue/es/input'
+import { computed, ref, useId } from 'vue'
+
+import { Problem } from '../api/client'
+import { useRows, useWrites } from '../api/shelves'
+import type { ReadLine } from '../api/types'
+import { figure } from '../kit/format'
+import { readLine } from './useFormula'
+
+export interface TypedResult {
+  mass_g: number
+  ingredient: string | null
+  formula: string | null
+}
+
+const props = defineProps<{ notFormula: string }>()
+const emit = defineEmits<{ add: [line: TypedResult] }>()
+const { rows: ingredients } = useRows('ingredients')
+const { rows: formulas } = useRows('formulas')
+const { create } = useWrites('ingredients')
+const id = useId()
+const text = ref('')
+const picked = ref(0)
+const said = ref('')
+const unknown = ref<ReadLine | null>(null)
+const busy = ref(false)
+
+/** Amount as typed, and the words behind it; only to offer names while typing. */
+const split = computed(() => {
+  const found = /^\s*([\d\s.,/½¼¾⅓⅔⅛]+(?:fl oz|[a-z]{1,5}\b)?\.?)?\s*(.*)$/i.exec(text.value)
+  return { amount: (found?.[1] ?? '').trim(), words: (found?.[2] ?? '').trim().toLowerCase() }
+})
+const offers = computed(() => {
+  const words = split.value.words.split(/\s+/).filter(Boolean)
+  if (!words.length) return []
+  const fits = (one: { name: string }) =>
+    words.every((word) => one.name.toLowerCase().includes(word))
+  return [...ingredients.value, ...formulas.value.filter((one) => one.id !== props.notFormula)]
+    .filter(fits)
+    .sort((a, b) => a.name.length - b.name.length)
+    .slice(0, 7)
+})
+
+function typed() {
+  picked.value = 0
+  said.value = ''
+  unknown.value = null
+}
+
+async function enter() {
+  if (!text.value.trim() || busy.value) return
+  busy.value = true
+  try {
+    const offer = offers.value[picked.value]
+    const line = offer && split.value.amount ? `${split.value.amount} ${offer.name}` : text.value
+    take(await readLine(line))
+  } catch (error) {
+    said.value = error instanceof Problem ? error.detail : String(error)
+  } finally {
+    busy.value = false
+  }
+}
+
+function take(read: ReadLine) {
+  const best = read.matches[0]
+  if (!best || read.mass_g === null) {
+    unknown.value = read
+    said.value = `‘${read.name}’ is not in the pantry.`
+    return
+  }
+  emit('add', {
+    mass_g: Math.round(read.mass_g * 100) / 100,
+    ingredient: best.is_formula ? null : best.id,
+    formula: best.is_formula ? best.id : null,
+  })
+  const others = read.matches.length - 1
+  said.value = `Took ${read.understood}${others ? `; ${others} more would fit` : ''}.`
+  text.value = ''
+}
+
+async function addToPantry() {
+  if (!unknown.value) return
+  try {
+    const { name } = unknown.value
+    await create.mutateAsync({
+      name: name.charAt(0).toUpperCase() + name.slice(1),
+      density_g_ml: null,
+      cup_density_g_ml: null,
+      weigh_step_g: 1,
+      pieces: [],
+      note: '',
+    })
+    unknown.value = null
+    await enter()
+  } catch (error) {
+    said.value = (error as Error).message
+  }
+}
+
+function walk(by: 1 | -1) {
+  const count = offers.value.length
+  if (count) picked.value = (picked.value + by + count) % count
+}
+</script>
+
+<template>
+  <div class="typed">
+    <Input
+      v-model:value="text"
+      placeholder="250 g cream"
+      aria-label="Type a line: amount and name, then Enter"
+      role="combobox"
+      :aria-expanded="offers.length > 0"
+      :aria-controls="`${id}-offers`"
+      :aria-activedescendant="offers.length ? `${id}-${picked}` : undefined"
+      autocomplete="off"
+      @change="typed"
+      @press-enter="enter"
+      @keydown.down.prevent="walk(1)"
+      @keydown.up.prevent="walk(-1)"
+    />
+    <ul v-if="offers.length && text" :id="`${id}-offers`" class="list offers" role="listbox">
+      <li
+        v-for="(one, i) in offers"
+        :id="`${id}-${i}`"
+        :key="one.id"
+        role="option"
+        :aria-selected="i === picked"
+        :class="{ picked: i === picked }"
+        @mousedown.prevent="((picked = i), enter())"
+      >
+        {{ one.name }}
+        <span v-if="'density_g_ml' in one && one.density_g_ml" class="quiet">
+          {{ figure(one.density_g_ml, 2) }} g/ml
+        </span>
+      </li>
+    </ul>
+    <p class="quiet said" aria-live="polite">
+      {{ said || 'Type a line and press Enter: grams, cups, spoons, or pieces.' }}
+      <button v-if="unknown" type="button" class="deed small" @click="addToPantry">
+        Add it to the pantry
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.typed {
+  position: relative;
+}
+
+.offers {
+  background: var(--paper);
+  border: 1px solid var(--leaf-strong);
+  border-radius: var(--round);
+  box-shadow: 0 6px 18px rgb(31 66 51 / 14%);
+  left: 0;
+  position: absolute;
+  right: 0;
+  top: 38px;
+  z-index: 5;
+}
+
+.offers li {
+  cursor: pointer;
+  display: flex;
+  justify-content: space-between;
+  padding: 5px 12px;
+}
+
+.offers li.picked {
+  background: var(--bronze-wash);
+}
+
+.said {
+  margin-top: 4px;
+}
+</style>

@@ -1,0 +1,71 @@
+/** One formula on the screen, and what the server reads in it. */
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+
+import { api, take } from '../api/client'
+import { useDraft } from '../api/draft'
+import type { Formula, FormulaEntry, FormulaLine, Reading, ReadLine, SheetPage } from '../api/types'
+
+export type LineEntry = NonNullable<FormulaEntry['lines']>[number]
+
+export function entryOf(row: Formula): FormulaEntry {
+  const { name, kind, flavor, base_line, losses, gas_kept, measured_density_g_ml, method } = row
+  const lines = row.lines.map(lineEntryOf)
+  return { name, kind, flavor, lines, base_line, losses, gas_kept, measured_density_g_ml, method }
+}
+
+function lineEntryOf(line: FormulaLine): LineEntry {
+  const { key, mass_g, overrun_percent, ingredient, formula } = line
+  return { key, mass_g, overrun_percent, ingredient, formula }
+}
+
+export const BLANK = {
+  kind: '',
+  flavor: '',
+  lines: [],
+  base_line: '',
+  losses: { cooking_percent: 0, pan_percent: 2, tasting_percent: 0 },
+  gas_kept: 0.8,
+  measured_density_g_ml: null,
+  method: [],
+} satisfies Omit<FormulaEntry, 'name'>
+
+export const useFormula = (id: () => string | undefined) => useDraft('formulas', id, entryOf)
+
+export function useReading(id: () => string | undefined) {
+  return useQuery({
+    queryKey: ['worked out', 'reading', id],
+    queryFn: () =>
+      take<Reading>(
+        api.GET('/api/formulas/{row_id}/reading', { params: { path: { row_id: id() ?? '' } } }),
+      ),
+    enabled: () => Boolean(id()),
+    placeholderData: keepPreviousData,
+  })
+}
+
+export interface Wanted {
+  value: number
+  unit: 'g' | 'ml'
+}
+
+/** The formula's sheets for a finished mass or volume. */
+export function useScaled(id: () => string | undefined, wanted: () => Wanted | null) {
+  return useQuery({
+    queryKey: ['worked out', 'scaled', id, wanted],
+    queryFn: () => {
+      const { value, unit } = wanted() as Wanted
+      const query = unit === 'g' ? { mass_g: value } : { volume_ml: value }
+      return take<SheetPage[]>(
+        api.GET('/api/formulas/{row_id}/scaled', {
+          params: { path: { row_id: id() ?? '' }, query },
+        }),
+      )
+    },
+    enabled: () => Boolean(id() && wanted()),
+  })
+}
+
+/** What a typed line means in this kitchen. */
+export function readLine(text: string): Promise<ReadLine> {
+  return take(api.POST('/api/formulas/read-line', { body: { text } }))
+}

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** A number with its unit. It is handed on when committed (Enter, leaving, arrow keys). */
+import Input from 'ant-design-vue/es/input'
+import { computed, ref, useId, watch } from 'vue'
+
+import { typedNumber } from './format'
+
+const props = defineProps<{
+  label: string
+  value: number | null
+  unit?: string
+  step?: number
+  optional?: boolean
+  placeholder?: string
+  error?: string | undefined
+  disabled?: boolean
+  bare?: boolean
+}>()
+const emit = defineEmits<{ commit: [value: number | null]; enter: [] }>()
+const id = useId()
+const shown = () => (props.value === null ? '' : String(Number(props.value.toFixed(4))))
+const text = ref(shown())
+const misread = ref('')
+const complaint = computed(() => misread.value || props.error)
+
+watch(
+  () => props.value,
+  () => {
+    text.value = shown()
+    misread.value = ''
+  },
+)
+
+function commit() {
+  if (text.value.trim() === '' && props.optional) return hand(null)
+  const number = typedNumber(text.value)
+  if (number === undefined) {
+    misread.value = `${props.label} must be a number${props.unit ? ` of ${props.unit}` : ''}.`
+    return
+  }
+  hand(number)
+}
+
+function hand(number: number | null) {
+  misread.value = ''
+  if (number !== props.value) emit('commit', number)
+}
+
+function nudge(direction: number, event: KeyboardEvent) {
+  const step = (props.step ?? 1) * (event.shiftKey ? 10 : 1)
+  const next = (typedNumber(text.value) ?? 0) + direction * step
+  text.value = String(Number(next.toFixed(4)))
+  commit()
+}
+
+function enter() {
+  commit()
+  emit('enter')
+}
+</script>
+
+<template>
+  <div class="field">
+    <label :for="id" :class="bare ? 'unseen' : 'eyebrow'">{{ label }}</label>
+    <Input
+      :id="id"
+      v-model:value="text"
+      inputmode="decimal"
+      autocomplete="off"
+      :placeholder="placeholder ?? ''"
+      :suffix="unit ?? ''"
+      :disabled="disabled ?? false"
+      :status="complaint ? 'error' : ''"
+      :aria-invalid="Boolean(complaint)"
+      :aria-describedby="complaint ? `${id}-say` : undefined"
+      @blur="commit"
+      @press-enter="enter"
+      @keydown.up.prevent="nudge(1, $event)"
+      @keydown.down.prevent="nudge(-1, $event)"
+    />
+    <p v-if="complaint" :id="`${id}-say`" class="wrong say">{{ complaint }}</p>
+  </div>
+</template>
+
+<style scoped>
+.field {
+  min-width: 0;
+}
+
+.field :deep(input) {
+  font-weight: 600;
+}
+
+.say {
+  font-size: 13px;
+  margin-top: 2px;
+}
+
+.unseen {
+  clip-path: inset(50%);
+  height: 1px;
+  overflow: hidden;
+  position: absolute;
+  white-space: nowrap;
+  width: 1px;
+}
+</style>

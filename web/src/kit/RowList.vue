@@ -1,0 +1,97 @@
+<script setup lang="ts">
+/** The shelf of a room: find, choose, make a new one; archived ones on request. */
+import Input from 'ant-design-vue/es/input'
+import { computed, ref } from 'vue'
+
+interface Item {
+  id: string
+  name: string
+}
+const props = defineProps<{
+  items: Item[]
+  room: string
+  id?: string | undefined
+  noun: string
+  canMake: boolean
+  error?: string | undefined
+}>()
+const emit = defineEmits<{ make: [name: string] }>()
+const query = ref('')
+const making = ref<string | null>(null)
+const found = computed(() => {
+  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return props.items.filter((one) => words.every((word) => one.name.toLowerCase().includes(word)))
+})
+
+function make() {
+  if (!making.value?.trim()) return
+  emit('make', making.value.trim())
+  making.value = null
+}
+</script>
+
+<template>
+  <aside :aria-label="`Every ${noun}`">
+    <Input
+      v-model:value="query"
+      :placeholder="`Find a ${noun}`"
+      :aria-label="`Find a ${noun}`"
+      allow-clear
+    />
+    <ul class="list rows">
+      <li v-for="one in found" :key="one.id">
+        <RouterLink :to="`/${room}/${one.id}`" :class="['row', { chosen: one.id === id }]">
+          <slot name="item" :item="one">{{ one.name }}</slot>
+        </RouterLink>
+      </li>
+    </ul>
+    <p v-if="query && !found.length" class="quiet">No {{ noun }} of that name.</p>
+    <form v-if="making !== null" class="new" @submit.prevent="make">
+      <Input
+        v-model:value="making"
+        :placeholder="`Name of the ${noun}`"
+        :aria-label="`Name of the new ${noun}`"
+        autofocus
+      />
+      <button class="deed main" type="submit">Add</button>
+    </form>
+    <button v-else-if="canMake" type="button" class="deed dashed" @click="making = query">
+      <slot name="make">Add a {{ noun }}</slot>
+    </button>
+    <p v-if="error" class="wrong" role="alert">{{ error }}</p>
+  </aside>
+</template>
+
+<style scoped>
+aside {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+
+.row {
+  align-items: center;
+  border: 1px solid transparent;
+  border-radius: var(--round);
+  color: var(--ink);
+  display: flex;
+  gap: 9px;
+  padding: 5px 8px;
+  text-decoration: none;
+}
+
+.row:hover {
+  background: rgb(255 255 255 / 55%);
+}
+
+.row.chosen {
+  background: var(--bronze-wash);
+  border-color: var(--bronze);
+  font-weight: 700;
+}
+
+.new {
+  display: flex;
+  gap: 6px;
+}
+</style>

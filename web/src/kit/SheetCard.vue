@@ -1,0 +1,174 @@
+<script setup lang="ts">
+/** One scaled sheet: what is weighed, what it is for, how it is made. */
+import type { SheetPage } from '../api/types'
+import { figure, weighed } from './format'
+import WorkedFigure from './WorkedFigure.vue'
+
+defineProps<{ page: SheetPage; number?: number }>()
+
+const pieces = (list: [string, number][]) =>
+  list.map(([name, count]) => `${figure(count, 1)} × ${name}`).join(', ')
+</script>
+
+<template>
+  <article class="sheet">
+    <header>
+      <h2>
+        <span v-if="number" class="number">{{ number }}</span> {{ page.sheet.name }}
+      </h2>
+      <p class="for">
+        for
+        {{ page.sheet.uses.map((use) => `${use.purpose} ${figure(use.mass_g, 0)} g`).join(', ') }}
+      </p>
+    </header>
+    <table>
+      <thead>
+        <tr class="eyebrow">
+          <th scope="col" class="grams">grams</th>
+          <th scope="col">ingredient</th>
+          <th scope="col" class="side">counted</th>
+          <th scope="col" class="side">%</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="line in page.sheet.lines" :key="line.key">
+          <td class="grams">
+            <WorkedFigure
+              :working="page.workings[line.key] ?? null"
+              :text="weighed(line.mass_g, line.step_g)"
+              unit=""
+            />
+          </td>
+          <td>
+            {{ line.name }}
+            <span v-if="line.formula" class="quiet">(its own sheet)</span>
+            <span v-if="line.overrun_percent" class="quiet">
+              whipped to {{ figure(line.overrun_percent, 0) }} % overrun
+            </span>
+          </td>
+          <td class="side quiet">{{ pieces(line.pieces) }}</td>
+          <td class="side quiet">{{ line.percent === null ? '–' : figure(line.percent, 1) }}</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td class="grams">
+            <strong>{{ weighed(page.sheet.batch_g, 0.1) }}</strong>
+          </td>
+          <td colspan="3">
+            weighed; {{ figure(page.sheet.finished_g, 0) }} g arrive ·
+            <WorkedFigure
+              :working="page.sheet.working"
+              :text="`× ${figure(page.sheet.factor, 3)}`"
+              unit=""
+            />
+            · rounding
+            {{ page.sheet.drift_g >= 0 ? '+' : '−' }}{{ figure(Math.abs(page.sheet.drift_g), 2) }} g
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+    <ol v-if="page.method.length">
+      <li v-for="(step, i) in page.method" :key="i">{{ step }}</li>
+    </ol>
+    <p v-else class="quiet">No method written yet.</p>
+  </article>
+</template>
+
+<style scoped>
+.sheet {
+  background: var(--paper);
+  border: 1px solid var(--rule);
+  border-radius: 12px;
+  break-inside: avoid;
+  padding: 18px 22px;
+}
+
+header {
+  align-items: baseline;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  justify-content: space-between;
+  margin-bottom: 8px;
+}
+
+.number {
+  color: var(--bronze-text);
+}
+
+.for {
+  color: var(--muted);
+  font-size: 14px;
+}
+
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+
+th {
+  font-weight: 600;
+  text-align: left;
+}
+
+tbody tr {
+  border-top: 1px solid var(--rule);
+}
+
+tfoot tr {
+  border-top: 2px solid var(--leaf-strong);
+}
+
+td,
+th {
+  padding: 4px 8px 4px 0;
+}
+
+.grams {
+  font-size: 17px;
+  padding-right: 18px;
+  text-align: right;
+  white-space: nowrap;
+  width: 92px;
+}
+
+th.grams {
+  font-size: inherit;
+}
+
+.side {
+  text-align: right;
+  white-space: nowrap;
+}
+
+tfoot td {
+  font-size: 14px;
+}
+
+ol {
+  display: grid;
+  gap: 4px;
+  margin: 12px 0 0;
+  padding-left: 22px;
+}
+
+li::marker {
+  color: var(--bronze-text);
+  font-weight: 700;
+}
+
+@media print {
+  .sheet {
+    border: 0;
+    border-bottom: 1px solid var(--ink);
+    border-radius: 0;
+    padding: 0 0 6mm;
+    margin-bottom: 6mm;
+  }
+
+  .sheet :deep(.figure) {
+    border: 0;
+  }
+}
+</style>

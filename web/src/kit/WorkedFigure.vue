@@ -1,0 +1,50 @@
+<script setup lang="ts">
+/** A computed figure; pressing it opens its working. */
+import type { Working } from '../api/types'
+import { figure } from './format'
+import { useWorking } from './working'
+
+const props = defineProps<{ working: Working | null; text?: string; unit?: string }>()
+const { show } = useWorking()
+</script>
+
+<template>
+  <button
+    v-if="props.working"
+    type="button"
+    class="figure"
+    :title="`How ${props.working.figure} comes about`"
+    @click.stop="show(props.working)"
+  >
+    <strong>{{ text ?? figure(props.working.value) }}</strong>
+    <span class="unit">{{ unit ?? props.working.unit }}</span>
+  </button>
+  <span v-else class="figure unknown" title="Unknown: see the findings">unknown</span>
+</template>
+
+<style scoped>
+.figure {
+  background: none;
+  border: 0;
+  border-bottom: 1px dotted var(--leaf-strong);
+  cursor: help;
+  padding: 0;
+  white-space: nowrap;
+}
+
+.figure:hover {
+  border-bottom-color: var(--bronze);
+}
+
+.unit {
+  color: var(--muted);
+  font-size: 13px;
+  margin-left: 3px;
+}
+
+.unknown {
+  border: 0;
+  color: var(--brick);
+  cursor: default;
+}
+</style>

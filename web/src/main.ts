@@ -1,0 +1,23 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
+import '@fontsource-variable/bricolage-grotesque/index.css'
+import './shell/tokens.css'
+import './shell/base.css'
+
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { createApp } from 'vue'
+
+import { Problem } from './api/client'
+import App from './App.vue'
+import { router } from './shell/routes'
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 15_000,
+      // A refusal stays a refusal; only silence is worth asking again.
+      retry: (count, error) => count < 2 && error instanceof Problem && error.status === 0,
+    },
+  },
+})
+
+createApp(App).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app')

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import Modal from 'ant-design-vue/es/modal'
+import Select from 'ant-design-vue/es/select'
+import { computed, reactive } from 'vue'
+
+import { api, Problem, take } from '../api/client'
+import type { Member, Role } from '../api/types'
+import TextField from '../kit/TextField.vue'
+
+const emit = defineEmits<{ close: [] }>()
+const client = useQueryClient()
+const members = useQuery({
+  queryKey: ['members'],
+  queryFn: () => take<Member[]>(api.GET('/api/members')),
+})
+const ROLES = (['chef', 'cook', 'apprentice'] as const).map((value) => ({ value, label: value }))
+const blank = { name: '', username: '', password: '', role: 'cook' as Role }
+const entry = reactive({ ...blank })
+const refresh = () => client.invalidateQueries({ queryKey: ['members'] })
+
+const add = useMutation({
+  mutationFn: () => take(api.POST('/api/members', { body: { ...entry } })),
+  onSuccess: () => {
+    Object.assign(entry, blank)
+    return refresh()
+  },
+})
+const change = useMutation({
+  mutationFn: ({ id, role }: { id: number; role: Role }) =>
+    take(
+      api.PUT('/api/members/{member_id}', { params: { path: { member_id: id } }, body: { role } }),
+    ),
+  onSettled: refresh,
+})
+const remove = useMutation({
+  mutationFn: (id: number) =>
+    take(api.DELETE('/api/members/{member_id}', { params: { path: { member_id: id } } })),
+  onSettled: refresh,
+})
+const problem = computed(() => (add.error.value instanceof Problem ? add.error.value : null))
+const refusal = computed(() => change.error.value?.message ?? remove.error.value?.message)
+</script>
+
+<template>
+  <Modal open title="Members of the kitchen" :footer="null" width="620px" @cancel="emit('close')">
+    <ul class="list">
+      <li v-for="one in members.data.value ?? []" :key="one.id" class="member">
+        <span
+          >{{ one.name }} <span class="quiet">{{ one.username }}</span></span
+        >
+        <Select
+          :value="one.role"
+          :options="ROLES"
+          :aria-label="`Role of ${one.name}`"
+          @change="(role) => change.mutate({ id: one.id, role: role as Role })"
+        />
+        <button class="deed small warn" type="button" @click="remove.mutate(one.id)">Remove</button>
+      </li>
+    </ul>
+    <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
+    <form class="add" novalidate @submit.prevent="add.mutate()">
+      <TextField v-model="entry.name" label="Name" :error="problem?.at('name')" />
+      <TextField
+        v-model="entry.username"
+        label="Name to sign in with"
+        :error="problem?.at('username')"
+      />
+      <TextField
+        v-model="entry.password"
+        label="First password"
+        type="password"
+        autocomplete="new-password"
+        :error="problem?.at('password')"
+      />
+      <label class="role">
+        <span class="eyebrow">Role</span>
+        <Select v-model:value="entry.role" :options="ROLES" />
+      </label>
+      <button class="deed main" type="submit" :disabled="add.isPending.value">
+        Add to the kitchen
+      </button>
+    </form>
+  </Modal>
+</template>
+
+<style scoped>
+.member {
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  display: grid;
+  gap: 10px;
+  grid-template-columns: 1fr 130px auto;
+  padding: 8px 0;
+}
+
+.add {
+  display: grid;
+  gap: 10px;
+  grid-template-columns: 1fr 1fr;
+  margin-top: 18px;
+}
+
+.role {
+  display: grid;
+}
+
+.add button {
+  align-self: end;
+  justify-self: start;
+}
+</style>

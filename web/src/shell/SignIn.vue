@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import Checkbox from 'ant-design-vue/es/checkbox'
+import { computed, reactive } from 'vue'
+
+import { Problem } from '../api/client'
+import TextField from '../kit/TextField.vue'
+import { useSession } from './session'
+
+const { session, signIn, signInDemo, found } = useSession()
+const entry = reactive({ kitchen: '', name: '', username: '', password: '', starter: true })
+const first = computed(() => session.value?.first_visit ?? false)
+const people = computed(() => session.value?.demo_people ?? [])
+const problem = computed(() => {
+  const error = found.error.value ?? signIn.error.value ?? signInDemo.error.value
+  return error instanceof Problem ? error : null
+})
+
+function submit() {
+  if (first.value) found.mutate({ ...entry })
+  else signIn.mutate({ username: entry.username, password: entry.password })
+}
+</script>
+
+<template>
+  <main class="door">
+    <section class="card">
+      <img src="/bell.svg" alt="" width="52" height="52" />
+      <h1>Fern Bell</h1>
+      <p class="quiet">
+        {{
+          first
+            ? 'Nobody has been here yet. Found your kitchen; you are its chef.'
+            : 'Draw the cut; every gram follows.'
+        }}
+      </p>
+
+      <div v-if="people.length" class="people">
+        <p class="eyebrow">Demo kitchen of Wrenmoor Hall: come in as</p>
+        <button
+          v-for="one in people"
+          :key="one.username"
+          class="deed person"
+          type="button"
+          :disabled="signInDemo.isPending.value"
+          @click="signInDemo.mutate(one.username)"
+        >
+          <span>{{ one.name }}</span>
+          <span class="quiet">{{ one.role }}</span>
+        </button>
+      </div>
+
+      <form v-if="first || !people.length" novalidate @submit.prevent="submit">
+        <template v-if="first">
+          <TextField v-model="entry.kitchen" label="Kitchen" :error="problem?.at('kitchen')" />
+          <TextField v-model="entry.name" label="Your name" :error="problem?.at('name')" />
+        </template>
+        <TextField
+          v-model="entry.username"
+          label="Name to sign in with"
+          autocomplete="username"
+          :error="problem?.at('username')"
+        />
+        <TextField
+          v-model="entry.password"
+          label="Password"
+          type="password"
+          :autocomplete="first ? 'new-password' : 'current-password'"
+          :hint="first ? 'At least 10 characters' : undefined"
+          :error="problem?.at('password')"
+        />
+        <Checkbox v-if="first" v-model:checked="entry.starter">
+          Start with a pantry of common ingredients and five molds
+        </Checkbox>
+        <button
+          class="deed main"
+          type="submit"
+          :disabled="found.isPending.value || signIn.isPending.value"
+        >
+          {{ first ? 'Found the kitchen' : 'Sign in' }}
+        </button>
+      </form>
+      <p v-if="problem && !problem.errors.length" class="wrong" role="alert">
+        {{ problem.detail }}
+      </p>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.door {
+  background: var(--fern);
+  display: grid;
+  height: 100vh;
+  overflow: auto;
+  padding: 24px;
+  place-items: center;
+}
+
+.card {
+  background: var(--porcelain);
+  border-radius: 14px;
+  display: grid;
+  gap: 12px;
+  max-width: 100%;
+  padding: 32px 36px;
+  width: 420px;
+}
+
+form,
+.people {
+  display: grid;
+  gap: 10px;
+}
+
+.person {
+  justify-content: space-between;
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import Dropdown from 'ant-design-vue/es/dropdown'
+import Menu, { MenuDivider, MenuItem } from 'ant-design-vue/es/menu'
+import { computed, defineAsyncComponent, ref } from 'vue'
+
+import { ROOMS } from './routes'
+import { useSession } from './session'
+
+const MembersDialog = defineAsyncComponent(() => import('./MembersDialog.vue'))
+
+const { person, isChef, signOut, enterKitchen } = useSession()
+const membersOpen = ref(false)
+const others = computed(() =>
+  (person.value?.kitchens ?? []).filter((one) => one.id !== person.value?.kitchen.id),
+)
+</script>
+
+<template>
+  <header class="strip">
+    <RouterLink to="/desserts" class="name">
+      <img src="/bell.svg" alt="" width="28" height="28" />
+      Fern Bell
+    </RouterLink>
+    <nav aria-label="Rooms">
+      <RouterLink v-for="room in ROOMS" :key="room.to" :to="room.to" class="room-link">
+        {{ room.name }}
+      </RouterLink>
+    </nav>
+    <Dropdown :trigger="['click']" placement="bottomRight">
+      <button class="person" type="button">
+        <span>{{ person?.kitchen.name }}</span>
+        <strong>{{ person?.name }}</strong>
+        <span aria-hidden="true">▾</span>
+      </button>
+      <template #overlay>
+        <Menu>
+          <MenuItem v-if="isChef" key="members" @click="membersOpen = true">
+            Members of the kitchen
+          </MenuItem>
+          <MenuItem v-for="one in others" :key="one.id" @click="enterKitchen.mutate(one.id)">
+            Go to {{ one.name }}
+          </MenuItem>
+          <MenuDivider v-if="isChef || others.length" />
+          <MenuItem key="out" @click="signOut.mutate(undefined)">Sign out</MenuItem>
+        </Menu>
+      </template>
+    </Dropdown>
+    <MembersDialog v-if="membersOpen" @close="membersOpen = false" />
+  </header>
+</template>
+
+<style scoped>
+.strip {
+  align-items: center;
+  background: var(--fern);
+  color: var(--strip-text);
+  display: flex;
+  gap: 28px;
+  padding: 0 18px;
+}
+
+.name {
+  align-items: center;
+  color: var(--strip-text);
+  display: flex;
+  font: 700 20px var(--face-display);
+  gap: 10px;
+  text-decoration: none;
+}
+
+nav {
+  display: flex;
+  flex: 1;
+  gap: 4px;
+  height: 100%;
+}
+
+.room-link {
+  color: var(--leaf);
+  display: grid;
+  padding: 0 14px;
+  place-items: center;
+  position: relative;
+  text-decoration: none;
+}
+
+.room-link:hover {
+  color: var(--paper);
+}
+
+.room-link.router-link-active {
+  color: var(--paper);
+  font-weight: 700;
+}
+
+/* A bell's mouth under the room one is in. */
+.room-link.router-link-active::after {
+  background: var(--porcelain);
+  border-radius: 12px 12px 0 0;
+  bottom: 0;
+  content: '';
+  height: 9px;
+  left: calc(50% - 10px);
+  position: absolute;
+  width: 20px;
+}
+
+.person {
+  align-items: baseline;
+  background: none;
+  border: 0;
+  color: var(--strip-text);
+  cursor: pointer;
+  display: flex;
+  gap: 8px;
+  padding: 6px 4px;
+}
+
+@media (max-width: 1100px) {
+  .strip {
+    gap: 14px;
+  }
+
+  .room-link {
+    padding: 0 9px;
+  }
+}
+</style>

@@ -1,0 +1,57 @@
+/** Who is signed in, and what the role allows the screen to offer. */
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+
+import { api, take } from '../api/client'
+import type { Session } from '../api/types'
+
+const KEY = ['session']
+
+export function useSession() {
+  const client = useQueryClient()
+  const query = useQuery({
+    queryKey: KEY,
+    queryFn: () => take<Session>(api.GET('/api/session')),
+    staleTime: Infinity,
+  })
+  const person = computed(() => query.data.value?.person ?? null)
+  const role = computed(() => person.value?.kitchen.role)
+  const enter = <Given>(mutationFn: (given: Given) => Promise<Session>) =>
+    useMutation({
+      mutationFn,
+      onSuccess: (session: Session) => {
+        client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
+        client.setQueryData(KEY, session)
+      },
+    })
+  return {
+    session: query.data,
+    isPending: query.isPending,
+    error: query.error,
+    person,
+    mayWrite: computed(() => role.value === 'chef' || role.value === 'cook'),
+    isChef: computed(() => role.value === 'chef'),
+    signIn: enter((body: { username: string; password: string }) =>
+      take<Session>(api.POST('/api/session', { body })),
+    ),
+    signInDemo: enter((username: string) =>
+      take<Session>(api.POST('/api/session/demo', { body: { username } })),
+    ),
+    found: enter(
+      (body: {
+        kitchen: string
+        name: string
+        username: string
+        password: string
+        starter: boolean
+      }) => take<Session>(api.POST('/api/session/first-chef', { body })),
+    ),
+    enterKitchen: enter((kitchen: string) =>
+      take<Session>(api.PUT('/api/session/kitchen', { body: { kitchen } })),
+    ),
+    signOut: enter(async () => {
+      await take(api.DELETE('/api/session'))
+      return take<Session>(api.GET('/api/session'))
+    }),
+  }
+}
