@@ -45,7 +45,8 @@ class OutOfRange(CoreError):
         """What went wrong, for a person; the unit is the one the field's name ends in."""
         _, unit = _name_and_unit(self.field)
         unit = f" {unit}" if unit else ""
-        return f"{field_words(self.field)} must be {self.allowed}{unit}, not {self.value}."
+        value = f"{self.value:g}" if isinstance(self.value, float) else self.value
+        return f"{field_words(self.field)} must be {self.allowed}{unit}, not {value}."
 
 
 class UnknownUnit(CoreError):
@@ -106,11 +107,11 @@ def check_range(
     """Return the value, or refuse it.
 
     Args:
-        field: name of the field, for the message.
+        field: name of the field, for the message [identifier].
         value: the number to check [unit of the field].
         least: smallest allowed [same unit].
         most: largest allowed [same unit].
-        open_least: whether `least` itself is refused.
+        open_least: whether `least` itself is refused [bool].
     Returns:
         the value, unchanged [same unit].
     Raises:

@@ -17,6 +17,7 @@ from fernbell.core.molds.straight import MM3_PER_ML
 
 Loop = tuple[Point, ...]
 
+_CIRCLE_STEPS = 96
 _CIRCLE = tuple((math.cos(math.pi * i / 8), math.sin(math.pi * i / 8)) for i in range(16))
 _HALF_CIRCLE = tuple((math.cos(math.pi * i / 12), math.sin(math.pi * i / 12)) for i in range(13))
 
@@ -235,7 +236,8 @@ def _portion_lines(
         def rim(turn: float) -> Point:
             return radius * math.sin(2 * math.pi * turn), radius * math.cos(2 * math.pi * turn)
 
-        arc = tuple(rim(step / 12 / count) for step in range(13))
+        steps = max(4, _CIRCLE_STEPS // count)
+        arc = tuple(rim(step / steps / count) for step in range(steps + 1))
         return tuple(((0.0, 0.0), rim(i / count)) for i in range(count)), ((0.0, 0.0), *arc)
     columns, rows = portions.columns, portions.rows
     xs = [length * (i / columns - 0.5) for i in range(columns + 1)]

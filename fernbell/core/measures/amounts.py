@@ -57,7 +57,7 @@ def _number(found: re.Match[str]) -> float:
 def _unit_and_name(rest: str) -> tuple[str, str]:
     words = rest.split()
     for count in (2, 1):
-        unit = " ".join(words[:count]).lower().rstrip(".")
+        unit = " ".join(words[:count]).lower().replace(".", "")
         if len(words) > count and unit in WRITTEN and (is_mass(unit) or is_volume(unit)):
             name = words[count:]
             return unit, " ".join(name[1:] if name[0] == "of" and len(name) > 1 else name)

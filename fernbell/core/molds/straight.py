@@ -39,12 +39,12 @@ class _Upright:
         return self.plan.area_mm2 * self._inside(depth_mm) / MM3_PER_ML
 
     def depth_of(self, volume_ml: float) -> float:
-        """Depth at which a volume [ml] stands; h = V / A [mm]. MoldOverflow above the brim."""
+        """Depth at which a volume [ml] stands; h = H V / V(H) [mm]. MoldOverflow above the brim."""
         check_range("volume_ml", volume_ml)
         capacity = self.capacity_ml
         if volume_ml > capacity * (1 + _BRIM_TOLERANCE):
             raise MoldOverflow(volume_ml, capacity)
-        return min(volume_ml * MM3_PER_ML / self.plan.area_mm2, self.height_mm)
+        return self.height_mm * min(volume_ml / capacity, 1.0)
 
     def wall_at(self, depth_mm: float) -> float:
         """Wetted wall at a depth [mm]; P h [cm²]. OutOfRange above the brim."""

@@ -47,7 +47,7 @@ REEDBED = Dessert(
     name="Reedbed",
     mold=Ring(200, 45),
     parts=(
-        Garnish("clusters", "barley-clusters", piece_g=3, pieces_per_portion=1),
+        Garnish("clusters", "barley-clusters", piece_g=1.5, pieces_per_portion=1),
         Coat("glaze", "amber-glaze", thickness_mm=2, runoff_percent=30, least_pour_g=900),
         Fill("mousse", "barley-mousse"),
         Insert(

@@ -81,7 +81,7 @@ def snapshot(row: Row) -> Snapshot:
     return own | {"mold": str(row.mold_id)}
 
 
-DESSERT = Kind("dessert", Dessert, DessertIn, write, snapshot)
+DESSERT = Kind("dessert", Dessert, DessertIn, write, snapshot, related=("mold",))
 
 router = shelf(DESSERT, DessertBrief, DessertOut)
 

@@ -21,7 +21,8 @@ class Kind:
     """One kind of row: how it is written and remembered.
 
     `entry` is what a member enters; `write` puts it on a row of the member's kitchen and saves
-    it; `snapshot` is the row as JSON, what `entry` is made from.
+    it; `snapshot` is the row as JSON, what `entry` is made from;
+    `related` names the rows that are always read along.
     """
 
     name: str
@@ -29,11 +30,17 @@ class Kind:
     entry: type[Entry]
     write: Callable[[Member, Row, Any], None]
     snapshot: Callable[[Row], Snapshot]
+    related: tuple[str, ...] = ()
 
 
 def find(member: Member, kind: Kind, row_id: UUID) -> Row:
     """A row of the member's kitchen; anything else is not there."""
-    row = rows(member, kind.model).filter(pk=row_id).select_related("changed_by").first()
+    row = (
+        rows(member, kind.model)
+        .filter(pk=row_id)
+        .select_related("changed_by", *kind.related)
+        .first()
+    )
     if row is None:
         raise NotThere(f"There is no {kind.name} {row_id} here.")
     return row

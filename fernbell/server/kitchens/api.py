@@ -5,7 +5,8 @@ from typing import Any
 from django.conf import settings
 from django.contrib.auth import authenticate, logout
 from django.http import HttpRequest
-from ninja import Router
+from django.middleware.csrf import get_token
+from ninja import Router, Status
 from ninja.throttling import AnonRateThrottle
 
 from fernbell.server.kitchens import staff
@@ -39,7 +40,8 @@ def _standing(request: HttpRequest) -> dict[str, Any]:
 
 @session_router.get("", response=SessionOut, operation_id="read_session")
 def read_session(request: HttpRequest) -> Any:
-    """Who is asking."""
+    """Who is asking; also hands out the token that every change must carry."""
+    get_token(request)
     return _standing(request)
 
 
@@ -70,7 +72,7 @@ def start_demo_session(request: HttpRequest, data: DemoSignIn) -> Any:
 def first_chef(request: HttpRequest, data: FirstChef) -> Any:
     """Found the first kitchen; refused as soon as there is one."""
     sign_in(request, staff.found_kitchen(data))
-    return 201, _standing(request)
+    return Status(201, _standing(request))
 
 
 @session_router.put("/kitchen", response=SessionOut, operation_id="enter_kitchen")
@@ -88,7 +90,7 @@ def change_kitchen(request: HttpRequest, data: EnterKitchen) -> Any:
 def end_session(request: HttpRequest) -> Any:
     """Sign out."""
     logout(request)
-    return 204, None
+    return Status(204, None)
 
 
 @member_router.get("", response=list[MemberOut], operation_id="list_members")
@@ -101,7 +103,7 @@ def list_members(request: HttpRequest) -> Any:
 @member_router.post("", response={201: MemberOut}, operation_id="add_member")
 def add_member(request: HttpRequest, data: MemberIn) -> Any:
     """A new member with a name and a password."""
-    return 201, staff.add_member(request.auth, data)
+    return Status(201, staff.add_member(request.auth, data))
 
 
 @member_router.put("/{int:member_id}", response=MemberOut, operation_id="change_role")
@@ -114,4 +116,4 @@ def change_role(request: HttpRequest, member_id: int, data: RoleIn) -> Any:
 def remove_member(request: HttpRequest, member_id: int) -> Any:
     """Take a member out of the kitchen; what they changed stays on record."""
     staff.remove_member(request.auth, member_id)
-    return 204, None
+    return Status(204, None)

@@ -5,7 +5,7 @@ from uuid import UUID
 
 from django.db.models import Count
 from django.http import HttpRequest
-from ninja import Query, Router
+from ninja import Query, Router, Status
 
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind
@@ -57,16 +57,16 @@ def _writing(router: Router, kind: Kind, full: type[RowOut]) -> None:
     revised = Revised[entry]
 
     @router.post("", response={201: full}, operation_id=route("create"))
-    def create_row(request: HttpRequest, data: entry) -> tuple[int, Any]:
-        return 201, actions.create(request.auth, kind, data)
+    def create_row(request: HttpRequest, data: entry) -> Status:
+        return Status(201, actions.create(request.auth, kind, data))
 
     @router.put("/{uuid:row_id}", response=full, operation_id=route("change"))
     def change_row(request: HttpRequest, row_id: UUID, data: revised) -> Any:
         return actions.change(request.auth, kind, row_id, data.revision, data.data)
 
     @router.post("/{uuid:row_id}/copy", response={201: full}, operation_id=route("copy"))
-    def copy_row(request: HttpRequest, row_id: UUID) -> tuple[int, Any]:
-        return 201, actions.copy(request.auth, kind, row_id)
+    def copy_row(request: HttpRequest, row_id: UUID) -> Status:
+        return Status(201, actions.copy(request.auth, kind, row_id))
 
     @router.post("/{uuid:row_id}/archive", response=full, operation_id=route("archive"))
     def archive_row(request: HttpRequest, row_id: UUID) -> Any:

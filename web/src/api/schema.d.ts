@@ -637,7 +637,7 @@ export interface paths {
         };
         /**
          * Read Session
-         * @description Who is asking.
+         * @description Who is asking; also hands out the token that every change must carry.
          */
         get: operations["read_session"];
         put?: never;

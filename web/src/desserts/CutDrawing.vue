@@ -7,7 +7,7 @@ import { type Look, patternId } from '../kit/flavors'
 import { figure } from '../kit/format'
 import TexturePatterns from '../kit/TexturePatterns.vue'
 import { useSize } from '../kit/useSize'
-import { fit, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
+import { fit, heightFor, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
 import { type Chosen, sameChoice } from './parts'
 
 const props = defineProps<{
@@ -20,14 +20,11 @@ const emit = defineEmits<{ choose: [chosen: Chosen] }>()
 
 const box = ref<HTMLElement | null>(null)
 const size = useSize(box)
-const frame = computed(() =>
-  fit({ width: props.cut.width_mm, height: props.cut.height_mm }, size, {
-    left: 46,
-    right: 64,
-    top: 12,
-    bottom: 34,
-  }),
-)
+const MARGINS = { left: 46, right: 64, top: 14, bottom: 34 }
+const TALLEST = 400
+const mm = computed(() => ({ width: props.cut.width_mm, height: props.cut.height_mm }))
+const height = computed(() => heightFor(mm.value, size.width, MARGINS, TALLEST))
+const frame = computed(() => fit(mm.value, { width: size.width, height: height.value }, MARGINS))
 const scale = computed(() => scaleWords(frame.value.scale))
 defineExpose({ scale })
 
@@ -80,13 +77,7 @@ const order = computed(() => [
 
 <template>
   <div ref="box" class="cut">
-    <svg
-      v-if="size.width"
-      :width="size.width"
-      :height="size.height"
-      role="group"
-      aria-label="The cut"
-    >
+    <svg v-if="size.width" :width="size.width" :height="height" role="group" aria-label="The cut">
       <TexturePatterns :looks="looks" />
       <g class="paper" aria-hidden="true">
         <path
@@ -110,7 +101,7 @@ const order = computed(() => [
         :key="`${shape.part}/${shape.layer}/${i}`"
         :d="loopsPath(shape.loops, frame)"
         :fill="`url(#${patternId(lookOf(shape.formula))})`"
-        fill-rule="evenodd"
+        :fill-rule="shape.rule === 'garnish' ? 'nonzero' : 'evenodd'"
         :class="['part', { chosen: isChosen(shape) }]"
         role="button"
         tabindex="0"
@@ -181,8 +172,6 @@ const order = computed(() => [
 
 <style scoped>
 .cut {
-  height: 100%;
-  min-height: 0;
   overflow: hidden;
 }
 

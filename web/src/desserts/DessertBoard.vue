@@ -53,6 +53,10 @@ function nameOf(chosen: Chosen): string {
   const found = props.solved?.parts.find((one) => sameChoice(chosen, one))
   return found ? `${found.name}, ${found.rule}` : 'A part'
 }
+const pourWords = (pour: NonNullable<PartResult['pours']>[number]) =>
+  `${pour.name}: ${figure(pour.volume_ml, 0)} ml` +
+  (pour.mass_g == null ? '' : `, ${figure(pour.mass_g, 0)} g`) +
+  ` from ${figure(pour.low_mm, 1)} to ${figure(pour.high_mm, 1)} mm`
 const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.volume?.arithmetic
 </script>
 
@@ -107,9 +111,7 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
           <div v-if="result" class="working">
             <p>{{ arithmetic(result) }}</p>
             <p v-for="pour in result.pours" :key="pour.name" class="quiet">
-              {{ pour.name }}: {{ figure(pour.volume_ml, 0) }} ml
-              <template v-if="pour.mass_g !== null">, {{ figure(pour.mass_g, 0) }} g</template>
-              from {{ figure(pour.low_mm, 1) }} to {{ figure(pour.high_mm, 1) }} mm
+              {{ pourWords(pour) }}
             </p>
             <button
               v-if="result.make ?? result.volume"
@@ -133,7 +135,7 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
 .board {
   display: grid;
   gap: 10px;
-  grid-template-rows: auto auto minmax(200px, 1fr) auto;
+  grid-template-rows: auto auto auto 1fr;
 }
 
 .board > .caption:first-child {
@@ -153,17 +155,18 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
   display: grid;
   gap: 22px;
   grid-row: 4;
-  grid-template-columns: minmax(170px, 230px) minmax(0, 1fr);
+  grid-template-columns: minmax(190px, 290px) minmax(0, 1fr);
 }
 
 .from-above {
+  align-content: start;
   display: grid;
-  gap: 10px;
-  grid-template-rows: 190px auto;
+  gap: 12px;
 }
 
 .plan {
-  min-height: 0;
+  display: grid;
+  place-items: center;
 }
 
 .editor {
@@ -209,10 +212,6 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
   .under {
     gap: 12px;
     grid-template-columns: 160px minmax(0, 1fr);
-  }
-
-  .from-above {
-    grid-template-rows: 150px auto;
   }
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The dessert's name, its parts from the top down, and what it is made in. */
+import { MenuItem } from 'ant-design-vue/es/menu'
 import Select from 'ant-design-vue/es/select'
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -103,42 +104,28 @@ function rename() {
 <template>
   <aside v-if="draft" aria-label="Parts">
     <div class="which">
-      <Select
+      <TextField
+        v-if="renaming !== null"
+        v-model="renaming"
+        label="Name"
         class="choose"
+        @keydown.enter="rename"
+        @focusout="rename"
+      />
+      <Select
+        v-else
+        class="choose title"
+        :bordered="false"
         :value="id"
         :options="dessertOptions"
         aria-label="Dessert"
         @change="(to) => router.push(`/desserts/${to}`)"
       />
-      <button
-        v-if="!disabled"
-        type="button"
-        class="deed small"
-        title="Draw a new dessert"
-        @click="emit('make')"
-      >
-        New
-      </button>
-      <RowMenu :id="id" kind="desserts" :name="draft.name" room="desserts" />
+      <RowMenu :id="id" kind="desserts" :name="draft.name" room="desserts">
+        <MenuItem v-if="!disabled" key="new" @click="emit('make')">Draw a new dessert</MenuItem>
+        <MenuItem v-if="!disabled" key="name" @click="renaming = draft.name">Rename</MenuItem>
+      </RowMenu>
     </div>
-    <TextField
-      v-if="renaming !== null"
-      v-model="renaming"
-      label="Name"
-      @keydown.enter="rename"
-      @focusout="rename"
-    />
-    <h1 v-else>
-      <button
-        type="button"
-        class="title"
-        :disabled="disabled"
-        title="Change the name"
-        @click="renaming = draft.name"
-      >
-        {{ draft.name }}
-      </button>
-    </h1>
     <p class="quiet">Entremet, built upright · {{ status }}</p>
     <p v-if="dessert.problem.value?.at('name')" class="wrong">
       {{ dessert.problem.value.at('name') }}
@@ -199,9 +186,9 @@ function rename() {
 <style scoped>
 .which {
   display: flex;
+  align-items: center;
   flex-wrap: wrap;
   gap: 6px;
-  margin-bottom: 12px;
 }
 
 .choose {
@@ -209,15 +196,12 @@ function rename() {
   min-width: 0;
 }
 
-.title {
-  background: none;
-  border: 0;
-  cursor: text;
-  font: inherit;
-  letter-spacing: inherit;
-  overflow-wrap: anywhere;
-  padding: 0;
-  text-align: left;
+.title :deep(.ant-select-selector) {
+  padding-left: 0 !important;
+}
+
+.title :deep(.ant-select-selection-item) {
+  font: 700 25px/34px var(--face-display);
 }
 
 .heads {

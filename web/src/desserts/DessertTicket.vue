@@ -120,7 +120,7 @@ header {
 }
 
 .count :deep(.field) {
-  width: 62px;
+  width: 54px;
 }
 
 table {

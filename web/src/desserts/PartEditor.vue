@@ -93,6 +93,7 @@ const search = (typed: string, option?: { label?: unknown }) =>
     </template>
     <NumberField
       v-else-if="part.rule === 'fill'"
+      class="double"
       label="Filled to"
       unit="mm"
       optional
@@ -213,6 +214,10 @@ const search = (typed: string, option?: { label?: unknown }) =>
 
 .wide {
   grid-column: 1 / -1;
+}
+
+.double {
+  grid-column: span 2;
 }
 
 .made-of {

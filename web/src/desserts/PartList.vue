@@ -65,8 +65,22 @@ function arrow(row: PartRow, by: 1 | -1, event: KeyboardEvent) {
         <span v-else class="quiet height">–</span>
       </button>
       <span v-if="sameChoice(chosen, row) && !disabled" class="tools">
-        <button type="button" class="deed small" @click="emit('move', row, -1)">Up</button>
-        <button type="button" class="deed small" @click="emit('move', row, 1)">Down</button>
+        <button
+          type="button"
+          class="deed small"
+          aria-label="Move up"
+          @click="emit('move', row, -1)"
+        >
+          ↑
+        </button>
+        <button
+          type="button"
+          class="deed small"
+          aria-label="Move down"
+          @click="emit('move', row, 1)"
+        >
+          ↓
+        </button>
         <button type="button" class="deed small warn" @click="emit('remove', row)">Take out</button>
       </span>
     </li>
@@ -116,8 +130,20 @@ li.inside {
   white-space: nowrap;
 }
 
+@media (max-width: 1100px) {
+  .row {
+    gap: 7px;
+    padding: 6px;
+  }
+
+  .tools {
+    padding-left: 6px;
+  }
+}
+
 .tools {
   display: flex;
+  white-space: nowrap;
   gap: 6px;
   padding: 0 9px 8px 45px;
 }

@@ -46,7 +46,7 @@ const emit = defineEmits<{ change: [portions: Portions] }>()
     </template>
     <p class="each">
       <WorkedFigure :working="solved.portion" />
-      <span class="quiet"> {{ solved.portions === 1 ? 'the portion' : 'each' }}</span>
+      <span class="quiet each-word">{{ solved.portions === 1 ? 'the portion' : 'each' }}</span>
     </p>
   </div>
 </template>
@@ -70,6 +70,10 @@ function columnsOf(portions: Portions): number {
 
 .portions :deep(.field) {
   width: 74px;
+}
+
+.each-word {
+  margin-left: 6px;
 }
 
 .each {

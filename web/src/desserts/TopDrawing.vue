@@ -69,7 +69,7 @@ const thin = computed(() => Math.max(reach.value.x, reach.value.y) / 100)
 <style scoped>
 .top {
   display: block;
-  height: 100%;
+  max-height: 270px;
   width: 100%;
 }
 

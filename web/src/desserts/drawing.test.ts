@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 
-import { fit, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
+import { fit, heightFor, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
 
 const margins = { left: 40, right: 60, top: 20, bottom: 30 }
 
@@ -17,6 +17,13 @@ describe('fit', () => {
       expect(toY(frame, mm.height)).toBeGreaterThanOrEqual(20 - 1e-9)
       expect(toY(frame, 0)).toBe(230)
     }
+  })
+})
+
+describe('heightFor', () => {
+  it('wastes no height on a flat dessert and stops at the tallest for a high one', () => {
+    expect(heightFor({ width: 400, height: 40 }, 500, margins, 380)).toBeCloseTo(40 + 50)
+    expect(heightFor({ width: 60, height: 60 }, 700, margins, 380)).toBe(380)
   })
 })
 

@@ -32,6 +32,17 @@ export function fit(
   return { scale, x0: margins.left + room.x / 2, y0: px.height - margins.bottom }
 }
 
+/** Height of a picture that uses its whole width, up to the tallest allowed. */
+export function heightFor(
+  mm: { width: number; height: number },
+  width: number,
+  margins: Margins,
+  tallest: number,
+): number {
+  const scale = (width - margins.left - margins.right) / Math.max(mm.width, 1)
+  return Math.min(tallest, mm.height * scale + margins.top + margins.bottom)
+}
+
 export const toX = (frame: Frame, x: number) => frame.x0 + x * frame.scale
 export const toY = (frame: Frame, y: number) => frame.y0 - y * frame.scale
 

@@ -120,10 +120,12 @@ function down(at: number) {
               bare
               unit="%"
               :step="5"
-              :value="line.overrun_percent ?? 0"
+              optional
+              placeholder="–"
+              :value="line.overrun_percent || null"
               :disabled="disabled"
               :error="errorAt(`lines.${i}.overrun_percent`)"
-              @commit="(v) => v !== null && set(line.key, { overrun_percent: v })"
+              @commit="(v) => set(line.key, { overrun_percent: v ?? 0 })"
             />
           </td>
           <td class="tools">

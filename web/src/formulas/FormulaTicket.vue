@@ -91,7 +91,7 @@ function lose(field: keyof Losses, value: number) {
         unit="g/ml"
         :step="0.01"
         optional
-        placeholder="computed"
+        placeholder="none"
         :value="entry.measured_density_g_ml ?? null"
         :disabled="disabled"
         :error="errorAt('measured_density_g_ml')"

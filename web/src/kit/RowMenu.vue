@@ -41,6 +41,7 @@ async function putAway() {
     <button type="button" class="deed small" :aria-label="`More for ${name}`">⋯</button>
     <template #overlay>
       <Menu>
+        <slot />
         <MenuItem v-if="mayWrite" key="copy" @click="duplicate">Make a copy</MenuItem>
         <MenuItem key="history" @click="historyOpen = true">Who changed what</MenuItem>
         <MenuItem v-if="isChef" key="archive" @click="putAway">Archive</MenuItem>

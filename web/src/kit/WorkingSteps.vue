@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Working } from '../api/types'
-import { figure } from './format'
+import { significant } from './format'
 
 defineProps<{ working: Working; nested?: boolean }>()
 </script>
@@ -10,7 +10,7 @@ defineProps<{ working: Working; nested?: boolean }>()
     <header>
       <h3>{{ working.figure }}</h3>
       <p class="value">
-        {{ figure(working.value) }} <span class="quiet">{{ working.unit }}</span>
+        {{ significant(working.value) }} <span class="quiet">{{ working.unit }}</span>
       </p>
     </header>
     <p class="rule">{{ working.rule }}</p>
@@ -18,7 +18,7 @@ defineProps<{ working: Working; nested?: boolean }>()
     <dl>
       <template v-for="one in working.given" :key="one.name">
         <dt>{{ one.name }}</dt>
-        <dd>{{ figure(one.value) }} {{ one.unit }}</dd>
+        <dd>{{ significant(one.value) }} {{ one.unit }}</dd>
       </template>
     </dl>
     <p class="quiet">Source: {{ working.source }}</p>

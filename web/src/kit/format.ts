@@ -13,6 +13,11 @@ export function figure(value: number, decimals?: number): string {
   return rest ? `${grouped}.${rest}` : grouped
 }
 
+/** Four significant figures, as the workings write them. */
+export function significant(value: number): string {
+  return Math.abs(value) >= 1000 ? figure(value, 0) : String(Number(value.toPrecision(4)))
+}
+
 /** Grams as weighed: as many decimals as the scale has. */
 export function weighed(mass: number, step: number): string {
   const places = step >= 1 ? 0 : Math.max(0, Math.ceil(-Math.log10(step)))

@@ -183,6 +183,11 @@ function rename() {
   padding: 0;
 }
 
+.mold svg {
+  align-self: center;
+  margin-bottom: 8px;
+}
+
 .wall {
   display: flex;
   flex-wrap: wrap;
@@ -196,8 +201,9 @@ function rename() {
   color: var(--ink);
   display: grid;
   gap: 2px;
+  grid-template-rows: 1fr auto auto;
   justify-items: center;
-  padding: 12px 16px;
+  padding: 14px 16px 10px;
   text-decoration: none;
 }
 

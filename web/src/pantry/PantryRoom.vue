@@ -63,7 +63,7 @@ async function make(name: string) {
     // Shown under the list.
   }
 }
-const shownDensity = (value: number | null) => (value === null ? 'unknown' : figure(value, 2))
+const shownDensity = (value: number | null) => (value === null ? 'unknown' : value.toFixed(2))
 </script>
 
 <template>
@@ -103,7 +103,7 @@ const shownDensity = (value: number | null) => (value === null ? 'unknown' : fig
               {{ shownDensity(row.density_g_ml) }}
             </td>
             <td class="number quiet">
-              {{ row.cup_density_g_ml === null ? 'the same' : figure(row.cup_density_g_ml, 2) }}
+              {{ row.cup_density_g_ml === null ? 'the same' : row.cup_density_g_ml.toFixed(2) }}
             </td>
             <td class="number quiet">{{ row.weigh_step_g }} g</td>
             <td class="quiet">

@@ -1,0 +1,173 @@
+"""Answers to a file of cases, by calling core: `python -m tests.core.outside.answers cases.json`.
+
+A case has an id, a name and inputs; the answer is {id: {row key: value}}. A text in place of a
+number says what was refused. Cases of a kind core does not have are left out.
+"""
+
+import json
+import sys
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+from fernbell.core.desserts import Base, Dessert, Fill, Insert, Layer, Wedges, solve
+from fernbell.core.errors import MoldOverflow
+from fernbell.core.formulas import Body, Book, Formula, Line, fold, overrun_percent, whipped_density
+from fernbell.core.measures import (
+    celsius_from_fahrenheit,
+    fahrenheit_from_celsius,
+    grams,
+    is_mass,
+    is_volume,
+    millilitres,
+    millimetres,
+)
+from fernbell.core.molds import Frame, Ring, clearance, disc
+from fernbell.core.pantry import Ingredient, mass_of_volume
+
+Case = dict[str, Any]
+Rows = Iterator[tuple[str, float | str]]
+
+
+def number(value: float) -> str:
+    """A number as row keys write it: '32', '0.5'."""
+    return f"{value:g}"
+
+
+def mold_rows(mold: Ring | Frame, inputs: Case) -> Rows:
+    """Volumes, surfaces and depths of an upright mold."""
+    height = mold.height_mm
+    wall, bottom = mold.wall_at(height), mold.free_surface_at(0)
+    yield "capacity", mold.capacity_ml
+    yield "wall area full", wall
+    yield "flat bottom area", bottom
+    yield "top area full", mold.free_surface_at(height)
+    yield "glaze area unmolded (wall + bottom)", wall + bottom
+    for depth in inputs.get("fill_depths_mm", []):
+        yield f"volume at depth {number(depth)} mm", mold.volume_at(depth)
+        yield f"wetted wall at depth {number(depth)} mm", mold.wall_at(depth)
+        yield f"free surface at depth {number(depth)} mm", mold.free_surface_at(depth)
+    for volume in inputs.get("fill_volumes_ml", []):
+        key = f"depth for {number(volume)} ml"
+        try:
+            yield key, mold.depth_of(volume)
+        except MoldOverflow as over:
+            yield key, f"refused: overflow {over.overflow_ml:.4f} ml"
+
+
+def nested_rows(inputs: Case) -> Rows:
+    """A base and an insert in a ring: what is left for the mousse, and the gaps."""
+    ring, base, insert = (inputs[key] for key in ("ring", "base", "insert"))
+    mold = Ring(ring["d_mm"], ring["H_mm"])
+    lift = base["h_mm"] + (mold.height_mm - base["h_mm"] - insert["h_mm"]) / 2
+    dessert = Dessert(
+        "nested",
+        mold,
+        (
+            Fill("rest", "any"),
+            Insert("insert", (Layer("layer", "any", insert["h_mm"]),), insert["d_mm"], lift),
+            Base("base", "any", base["h_mm"], base["d_mm"]),
+        ),
+        Wedges(8),
+    )
+    water = Ingredient("water", "Water", 1.0)
+    book = Book((water,), (Formula("any", "Any", (Line("line", 100, "water"),)),))
+    solved, _ = solve(dessert, book)
+    rest = next(part for part in solved.parts if part.part == "rest")
+    gaps = {one.what: one.value_mm for one in solved.cut.dimensions if one.part == "insert"}
+    assert rest.volume is not None
+    yield "remaining volume for mousse", rest.volume.value
+    yield "gap all round the insert", clearance(disc(insert["d_mm"]), mold.plan)
+    yield "mousse height above+below the insert", gaps["above"] + gaps["below"]
+
+
+UNIT_TABLE = {
+    "ml": (
+        "cup",
+        "tablespoon",
+        "teaspoon",
+        "fluid_ounce",
+        "pint",
+        "imperial_cup",
+        "imperial_pint",
+        "imperial_fluid_ounce",
+        "metric_cup",
+        "au_tablespoon",
+    ),
+    "g": ("ounce", "pound", "butter_stick"),
+    "mm": ("inch",),
+}
+CONVERT = {"ml": millilitres, "g": grams, "mm": millimetres}
+
+
+def unit_rows() -> Rows:
+    """One of every unit of the table."""
+    for into, units in UNIT_TABLE.items():
+        for unit in units:
+            yield f"1 {unit} in {into}", CONVERT[into](1.0, unit)
+
+
+def measure_rows(inputs: Case) -> Rows:
+    """Terms of one dimension summed; a volume with a density is a mass too."""
+    terms = [term.split(maxsplit=1) for term in inputs["terms"]]
+    if all(is_mass(unit) for _, unit in terms):
+        yield "mass", sum(grams(float(value), unit) for value, unit in terms)
+        return
+    assert all(is_volume(unit) for _, unit in terms), terms
+    volume = sum(millilitres(float(value), unit) for value, unit in terms)
+    yield "volume", volume
+    density = inputs.get("density_g_ml")
+    if density is not None:
+        mass = mass_of_volume(Ingredient("any", "any", density), volume)
+        yield f"mass at {number(density)} g/ml", mass
+
+
+def temperature_rows(inputs: Case) -> Rows:
+    """Each value in the other scale."""
+    for text in inputs["values"]:
+        value, unit = text.split()
+        convert = celsius_from_fahrenheit if unit == "degF" else fahrenheit_from_celsius
+        yield text, convert(float(value))
+
+
+def air_rows() -> Rows:
+    """Overrun, and cream folded into a base, as the case describes it in its row keys."""
+    yield "overrun, cream 1.00 g/ml whipped to 0.48", overrun_percent(1.0, 0.48)
+    yield "density of cream 1.00 g/ml at 110 % overrun", whipped_density(1.0, 110)
+    base = Body(400, 400 / 1.08)
+    cream = Body(300, 300 / 1.0, 300 / 0.48 - 300 / 1.0)
+    kept = "400 g base 1.08 + 300 g whipped cream 0.48 (gas-free 1.00), gas all kept"
+    yield kept, fold((base, cream), 1.0).density_g_ml
+    yield "same, 80 % of the gas kept", fold((base, cream)).density_g_ml
+
+
+def rows_of(case: Case) -> Rows:
+    """Rows of one case, by the shape of its inputs; none if core has no such thing."""
+    inputs = case["inputs"]
+    keys = set(inputs)
+    if {"d_mm", "H_mm"} <= keys:
+        yield from mold_rows(Ring(inputs["d_mm"], inputs["H_mm"]), inputs)
+    elif {"a_mm", "b_mm", "H_mm"} <= keys:
+        radius = inputs.get("corner_radius_mm", 0)
+        frame = Frame(inputs["a_mm"], inputs["b_mm"], inputs["H_mm"], radius)
+        yield from mold_rows(frame, inputs)
+    elif {"ring", "base", "insert"} <= keys:
+        yield from nested_rows(inputs)
+    elif "terms" in keys:
+        yield from measure_rows(inputs)
+    elif "values" in keys and all("deg" in str(value) for value in inputs["values"]):
+        yield from temperature_rows(inputs)
+    elif case["id"].startswith("K-") and not keys:
+        yield from unit_rows()
+    elif case["id"].startswith("F-") and not keys:
+        yield from air_rows()
+
+
+def answers(cases: list[Case]) -> dict[str, dict[str, float | str]]:
+    """Answers to all cases core can answer."""
+    every = {case["id"]: dict(rows_of(case)) for case in cases}
+    return {key: rows for key, rows in every.items() if rows}
+
+
+if __name__ == "__main__":
+    json.dump(answers(json.loads(Path(sys.argv[1]).read_text())), sys.stdout, indent=1)

@@ -1,0 +1,133 @@
+"""The cut as geometry agrees with the volumes, and proposals fit what they are proposed for."""
+
+import math
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from fernbell.core.desserts import (
+    Base,
+    Cut,
+    Dessert,
+    Garnish,
+    Grid,
+    Insert,
+    Wedges,
+    propose,
+    refit,
+    solve,
+)
+from fernbell.core.desserts.proposals import portions_for
+from fernbell.core.errors import CoreError
+from fernbell.core.molds import Frame, Mold, Ring
+from tests.core.kitchen import BOOK, entremet
+from tests.core.outside.test_second_opinion import polygon_area
+
+
+def cut_of(dessert: Dessert) -> Cut:
+    return solve(dessert, BOOK)[0].cut
+
+
+def section_area(cut: Cut, rule: str) -> float:
+    """Area of all shapes of a rule in the section; holes count against."""
+    area = 0.0
+    for shape in cut.section:
+        if shape.rule == rule:
+            outer, *holes = (abs(polygon_area(loop)) for loop in shape.loops)
+            area += outer - sum(holes) if rule == "fill" else outer + sum(holes)
+    return area
+
+
+def test_the_section_is_full() -> None:
+    cut = cut_of(entremet())
+    inside = sum(section_area(cut, rule) for rule in ("fill", "base", "insert"))
+    assert inside == pytest.approx(180 * 45)
+
+
+def test_the_coat_covers_top_and_sides() -> None:
+    # 184 x 47 less 180 x 45.
+    assert section_area(cut_of(entremet()), "coat") == pytest.approx(184 * 47 - 180 * 45)
+
+
+def test_the_drawing_leaves_room_for_everything() -> None:
+    wide = cut_of(entremet(base=Base("base", "sponge", 10, 240)))
+    assert wide.width_mm == 240
+    xs = [x for shape in wide.section for loop in shape.loops for x, _ in loop]
+    assert max(xs) == 120
+
+
+@pytest.mark.parametrize("wedges", [2, 7, 12])
+def test_wedges_divide_the_top_equally(wedges: int) -> None:
+    dessert = Dessert("x", Ring(180, 45), entremet().parts, Wedges(wedges))
+    top = cut_of(dessert).top
+    assert len(top.cuts) == wedges
+    share = abs(polygon_area(top.portion)) / abs(polygon_area(top.edge))
+    assert share == pytest.approx(1 / wedges, rel=0.01)
+
+
+def test_a_grid_divides_a_frame_into_columns_and_rows() -> None:
+    dessert = Dessert("x", Frame(300, 200, 40), (), Grid(5, 3))
+    top = cut_of(dessert).top
+    assert len(top.cuts) == 4 + 2
+    assert abs(polygon_area(top.portion)) == pytest.approx(300 * 200 / 15)
+
+
+def test_a_piece_of_garnish_sits_in_every_portion() -> None:
+    dessert = entremet(nut=Garnish("nut", "sponge", piece_g=2))
+    garnish = cut_of(dessert).top.garnish[0]
+    assert len(garnish.loops) == 10
+    for loop in garnish.loops:
+        x, y = (sum(axis) / len(loop) for axis in zip(*loop, strict=True))
+        assert math.hypot(x, y) < 90
+
+
+def test_clearances_are_measured() -> None:
+    gaps = {(one.part, one.what): one.value_mm for one in cut_of(entremet()).dimensions}
+    assert gaps["heart", "side"] == 15
+    assert gaps["heart", "below"] == 4
+    assert gaps["heart", "above"] == 45 - 25
+
+
+RINGS = st.builds(Ring, st.floats(60, 400), st.floats(30, 80))
+FRAMES = st.builds(Frame, st.floats(100, 600), st.floats(100, 400), st.floats(30, 80))
+
+
+@given(st.one_of(RINGS, FRAMES))
+def test_what_is_proposed_for_a_mold_can_be_made_in_it(mold: Mold) -> None:
+    dessert = Dessert("New", mold, (), portions_for(mold))
+    for rule, formula in (
+        ("base", "sponge"),
+        ("fill", "mousse"),
+        ("insert", "jelly"),
+        ("coat", "glaze"),
+    ):
+        part = propose(dessert, rule, rule, formula)
+        dessert = Dessert("New", mold, (*dessert.parts, part), dessert.portions)
+    solved, _ = solve(dessert, BOOK)
+    assert [one.code for one in solved.findings if one.severity == "wrong"] == []
+
+
+def test_a_second_fill_and_an_unknown_rule_are_not_proposed() -> None:
+    with pytest.raises(CoreError, match="already fills"):
+        propose(entremet(), "fill", "k", "mousse")
+    with pytest.raises(CoreError, match="garnish"):
+        propose(entremet(), "sprinkle", "k", "mousse")
+
+
+@pytest.mark.parametrize("mold", [Ring(160, 45), Ring(240, 45), Ring(80, 50), Frame(300, 200, 45)])
+def test_in_another_mold_the_gap_to_the_wall_is_kept(mold: Mold) -> None:
+    there = refit(entremet(), mold)
+    assert solve(there, BOOK)[0].portions == there.portions.count
+    gaps = [
+        (mold.plan.length_mm - part.across_mm) / 2
+        for part in there.parts
+        if isinstance(part, Base | Insert)
+    ]
+    if mold.plan.length_mm >= 160:
+        assert gaps == [15, 5]
+    assert all(gap > 0 for gap in gaps)
+
+
+def test_in_its_own_mold_nothing_changes() -> None:
+    assert refit(entremet(), Ring(180, 45)) == entremet()

@@ -1,0 +1,158 @@
+"""Each finding appears when it should, says where, and goes when its remedy is followed."""
+
+from dataclasses import replace
+
+import pytest
+
+from fernbell.core.desserts import Band, Base, Coat, Dessert, Fill, Insert, Layer, Wedges, solve
+from fernbell.core.findings import Finding, Severity
+from fernbell.core.formulas import Book, Formula, Line
+from fernbell.core.molds import Ring
+from fernbell.server.demo.book import demo_book
+from fernbell.server.demo.desserts import REEDBED
+from tests.core.kitchen import BOOK, entremet
+
+
+def findings(dessert: Dessert, book: Book = BOOK, count: int = 4) -> dict[str, Finding]:
+    solved, _ = solve(dessert, book, count)
+    return {finding.code: finding for finding in solved.findings}
+
+
+def heart(across: float = 150, lift: float = 14, height: float = 11) -> Insert:
+    return Insert("heart", (Layer("jelly", "jelly", height),), across, lift)
+
+
+def test_a_sound_dessert_has_none() -> None:
+    assert findings(entremet()) == {}
+
+
+def test_the_demo_dessert_has_none() -> None:
+    assert findings(REEDBED, demo_book(), 6) == {}
+
+
+@pytest.mark.parametrize(
+    ("dessert", "code", "severity", "part"),
+    [
+        (entremet(base=Base("base", "sponge", 10, 184)), "part-outside", Severity.WRONG, "base"),
+        (entremet(heart=heart(across=190)), "part-outside", Severity.WRONG, "heart"),
+        (entremet(heart=heart(across=170)), "insert-near-wall", Severity.CAUTION, "heart"),
+        (entremet(heart=heart(lift=8)), "insert-in-base", Severity.WRONG, "heart"),
+        (entremet(heart=heart(lift=11)), "insert-near-base", Severity.NOTE, "heart"),
+        (entremet(heart=heart(lift=33)), "insert-near-top", Severity.CAUTION, "heart"),
+        (entremet(heart=heart(lift=40)), "above-rim", Severity.WRONG, "heart"),
+        (entremet(base=Base("base", "sponge", 50, 170)), "above-rim", Severity.WRONG, "base"),
+        (entremet(mousse=None), "nothing-around", Severity.WRONG, "heart"),
+        (
+            entremet(base=Base("base", "sponge", 44, 179)),
+            "negative-rest",
+            Severity.WRONG,
+            "mousse",
+        ),
+        (
+            entremet(mousse=Fill("mousse", "mousse", level_mm=9), heart=None),
+            "fill-below-base",
+            Severity.WRONG,
+            "mousse",
+        ),
+        (
+            entremet(glaze=Coat("glaze", "glaze", 2, 25, least_pour_g=2000)),
+            "short-pour",
+            Severity.NOTE,
+            "glaze",
+        ),
+        (
+            entremet(band=Band("band", "sponge", height_mm=50, thickness_mm=2)),
+            "above-rim",
+            Severity.CAUTION,
+            "band",
+        ),
+        (entremet(heart=heart()), None, None, None),
+    ],
+)
+def test_geometry_is_judged(
+    dessert: Dessert, code: str | None, severity: Severity | None, part: str | None
+) -> None:
+    found = findings(dessert)
+    if code is None:
+        assert found == {}
+        return
+    assert found[code].severity == severity
+    assert found[code].part == part
+    assert found[code].remedy
+    assert found[code].why
+    assert found[code].source
+
+
+def test_a_base_fallen_short_of_the_fill_leaves_only_what_is_left() -> None:
+    assert "negative-rest" not in findings(
+        entremet(base=Base("base", "sponge", 40, 170), heart=None)
+    )
+
+
+def test_following_the_remedy_of_an_insert_too_near_the_wall_clears_it() -> None:
+    near = findings(entremet(heart=heart(across=170)))["insert-near-wall"]
+    assert "160 mm" in near.remedy
+    assert "insert-near-wall" not in findings(entremet(heart=heart(across=160)))
+
+
+def test_individual_rings_ask_for_less_clearance() -> None:
+    parts = (
+        Fill("mousse", "mousse"),
+        Insert("heart", (Layer("l", "jelly", 10),), 68, 10),
+        Base("base", "sponge", 6, 74),
+    )
+    found = findings(Dessert("Small", Ring(80, 45), parts, Wedges(1)))
+    assert "insert-near-wall" not in found or found["insert-near-wall"].remedy.endswith("70 mm.")
+    assert "insert-near-wall" in findings(
+        Dessert("Small", Ring(80, 45), (parts[0], replace(parts[1], across_mm=72)), Wedges(1))
+    )
+
+
+@pytest.mark.parametrize(("wedges", "code"), [(3, "portion-heavy"), (30, "portion-light")])
+def test_portions_too_heavy_or_too_light(wedges: int, code: str) -> None:
+    found = findings(replace(entremet(), portions=Wedges(wedges)))
+    assert found[code].severity == Severity.CAUTION
+    better = int(found[code].remedy.split()[1])
+    assert code not in findings(replace(entremet(), portions=Wedges(better)))
+
+
+def test_a_formula_without_density_is_named_and_its_grams_stay_unknown() -> None:
+    dessert = entremet(base=Base("base", "riddle", 10, 170))
+    found = findings(dessert)["no-density"]
+    assert found.part == "base"
+    assert "Mystery powder" in found.why
+    solved, _ = solve(dessert, BOOK)
+    assert solved.finished is None
+    assert next(part for part in solved.parts if part.part == "base").make is None
+
+
+def test_a_line_of_nothing_and_a_formula_without_lines() -> None:
+    zero = Formula("sponge", "Sponge", (Line("a", 10, "water"), Line("b", 0, "sugar")))
+    others = tuple(one for one in BOOK.formulas if one.key != "sponge")
+    found = findings(entremet(), Book(BOOK.ingredients, (*others, zero)))
+    assert found["zero-line"].severity == Severity.CAUTION
+    empty = Formula("sponge", "Sponge")
+    found = findings(entremet(), Book(BOOK.ingredients, (*others, empty)))
+    assert found["zero-line"].severity == Severity.WRONG
+
+
+def test_rounding_that_moves_a_batch_or_swallows_a_line() -> None:
+    tiny = Base("base", "sponge", 1, 30)
+    dessert = Dessert("Tiny", Ring(60, 45), (tiny,), Wedges(1))
+    # 0.28 g of sponge weighed on a 1 g scale rounds to nothing.
+    assert findings(dessert, count=1)["zero-line"].formula == "sponge"
+    # 2.83 g become 3 g; a hundred of them 283 g.
+    small = Dessert("Small", Ring(60, 45), (Base("base", "sponge", 10, 30),), Wedges(1))
+    assert "drift" in findings(small, count=1)
+    assert "drift" not in findings(small, count=100)
+
+
+def test_the_worst_comes_first() -> None:
+    dessert = entremet(
+        base=Base("base", "sponge", 10, 184),
+        heart=heart(across=170),
+        glaze=Coat("glaze", "glaze", 2, 0, 9000),
+    )
+    solved, _ = solve(dessert, BOOK, 4)
+    order = [finding.severity for finding in solved.findings]
+    assert order == sorted(order, key=[Severity.WRONG, Severity.CAUTION, Severity.NOTE].index)

@@ -1,0 +1,95 @@
+"""A small kitchen made through the API, and a short way to call it."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from django.test import Client
+
+JSON = "application/json"
+
+
+@dataclass
+class Shelves:
+    """A client and the rows it made."""
+
+    client: Client
+    ingredient: dict[str, Any]
+    formula: dict[str, Any]
+    mold: dict[str, Any]
+    dessert: dict[str, Any]
+
+    def row(self, kind: str) -> dict[str, Any]:
+        return getattr(self, kind)
+
+
+PATHS = {
+    "ingredient": "/api/ingredients",
+    "formula": "/api/formulas",
+    "mold": "/api/molds",
+    "dessert": "/api/desserts",
+}
+
+
+def post(client: Client, path: str, body: Any = None) -> Any:
+    return client.post(path, body if body is not None else {}, content_type=JSON)
+
+
+def put(client: Client, path: str, body: Any) -> Any:
+    return client.put(path, body, content_type=JSON)
+
+
+def made(client: Client, kind: str, body: dict[str, Any]) -> dict[str, Any]:
+    answer = post(client, PATHS[kind], body)
+    assert answer.status_code == 201, answer.content
+    return answer.json()
+
+
+def line(key: str, mass_g: float, **of: Any) -> dict[str, Any]:
+    return {"key": key, "mass_g": mass_g, **of}
+
+
+def stocked(client: Client) -> Shelves:
+    """One row of each kind: cream in a formula, in a base, in a ring."""
+    ingredient = made(client, "ingredient", {"name": "Cream", "density_g_ml": 1.0})
+    formula = made(
+        client,
+        "formula",
+        {"name": "Soft cream", "lines": [line("a", 200, ingredient=ingredient["id"])]},
+    )
+    mold = made(
+        client,
+        "mold",
+        {"name": "Ring 18", "shape": {"kind": "ring", "diameter_mm": 180, "height_mm": 45}},
+    )
+    dessert = made(client, "dessert", dessert_entry(mold["id"], formula["id"]))
+    return Shelves(client, ingredient, formula, mold, dessert)
+
+
+def dessert_entry(mold: str, formula: str, /, name: str = "Cushion", **base: Any) -> dict[str, Any]:
+    part = {"rule": "base", "key": "base", "formula": formula, "height_mm": 20, "across_mm": 170}
+    return {"name": name, "mold": mold, "count": 2, "parts": [{**part, **base}]}
+
+
+def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
+    """A row as the entry that would leave it as it is."""
+    fields = {
+        "ingredient": (
+            "name",
+            "density_g_ml",
+            "cup_density_g_ml",
+            "weigh_step_g",
+            "pieces",
+            "note",
+        ),
+        "mold": ("name", "shape", "note"),
+        "formula": (
+            *("name", "kind", "flavor", "base_line", "losses", "gas_kept", "method"),
+            "measured_density_g_ml",
+        ),
+        "dessert": ("name", "mold", "parts", "portions", "count"),
+    }[kind]
+    entry = {field: row[field] for field in fields}
+    if kind == "formula":
+        lines = [{k: v for k, v in one.items() if k != "name"} for one in row["lines"]]
+        entry["lines"] = lines
+    return entry

@@ -1,0 +1,181 @@
+"""Bad input: an error at the field that says what is allowed, and nothing saved by half."""
+
+from collections.abc import Callable
+from typing import Any
+
+import pytest
+from django.test import Client
+
+from fernbell.server.formulas.models import Formula, FormulaLine
+from fernbell.server.kitchens.models import Change, Member
+from tests.server.api import Shelves, dessert_entry, entry_of, line, made, post, put, stocked
+
+
+@pytest.fixture
+def shelves(chef: Member, as_member: Callable[[Member], Client]) -> Shelves:
+    return stocked(as_member(chef))
+
+
+BAD_NUMBERS = [
+    ("-1", "at least"),
+    ("NaN", "finite"),
+    ("Infinity", "finite"),
+    ("1e9", "at most"),
+    ('"plenty"', "number"),
+    ("null", "number"),
+]
+
+
+@pytest.mark.parametrize(("value", "allowed"), BAD_NUMBERS)
+def test_a_number_of_a_mold(shelves: Shelves, value: str, allowed: str) -> None:
+    body = f'{{"name": "M", "shape": {{"kind": "ring", "diameter_mm": {value}, "height_mm": 45}}}}'
+    answer = shelves.client.post("/api/molds", body, content_type="application/json")
+    assert answer.status_code == 422
+    [error] = answer.json()["errors"]
+    assert error["field"] == "shape.diameter_mm"
+    assert "Diameter" in error["message"]
+    assert allowed in error["message"]
+    assert shelves.client.get("/api/molds").json()["total"] == 1
+
+
+@pytest.mark.parametrize(("value", "allowed"), BAD_NUMBERS)
+def test_grams_of_a_line(shelves: Shelves, value: str, allowed: str) -> None:
+    cream = shelves.ingredient["id"]
+    body = (
+        f'{{"name": "F", "lines": [{{"key": "a", "mass_g": 5, "ingredient": "{cream}"}}, '
+        f'{{"key": "b", "mass_g": {value}, "ingredient": "{cream}"}}]}}'
+    )
+    answer = shelves.client.post("/api/formulas", body, content_type="application/json")
+    assert answer.status_code == 422
+    [error] = answer.json()["errors"]
+    assert error["field"] == "lines.1.mass_g"
+    assert allowed in error["message"]
+    assert Formula.objects.count() == 1
+    assert FormulaLine.objects.count() == 1
+
+
+@pytest.mark.parametrize(
+    ("change", "field", "allowed"),
+    [
+        ({"height_mm": 0}, "parts.0.height_mm", "more than 0"),
+        ({"height_mm": "thick"}, "parts.0.height_mm", "number"),
+        ({"across_mm": -3}, "parts.0.across_mm", "more than 0"),
+        ({"across_mm": 1e9}, "parts.0.across_mm", "at most 1000"),
+        ({"formula": "not-a-formula"}, "parts.0.formula", "not on your shelf"),
+        ({"rule": "sprinkle"}, "parts.0", "rule"),
+    ],
+)
+def test_a_measure_of_a_part(
+    shelves: Shelves, change: dict[str, Any], field: str, allowed: str
+) -> None:
+    entry = dessert_entry(shelves.mold["id"], shelves.formula["id"], **change)
+    path = f"/api/desserts/{shelves.dessert['id']}"
+    answer = put(shelves.client, path, {"revision": 1, "data": entry})
+    assert answer.status_code == 422
+    error = answer.json()["errors"][0]
+    assert error["field"] == field
+    assert allowed in error["message"]
+    assert shelves.client.get(path).json() == shelves.dessert
+
+
+@pytest.mark.parametrize("count", [0, -1, 5001, 1.5, "many"])
+def test_a_count_of_desserts(shelves: Shelves, count: object) -> None:
+    entry = {**entry_of("dessert", shelves.dessert), "count": count}
+    path = f"/api/desserts/{shelves.dessert['id']}"
+    answer = put(shelves.client, path, {"revision": 1, "data": entry})
+    assert answer.json()["errors"][0]["field"] == "count"
+    assert shelves.client.get(f"{path}/solved?count={count}").status_code == 422
+
+
+@pytest.mark.parametrize("name", ["", "   ", "x" * 121, None])
+def test_a_name(shelves: Shelves, name: object) -> None:
+    for path in ("/api/ingredients", "/api/formulas"):
+        answer = post(shelves.client, path, {"name": name})
+        assert answer.status_code == 422
+        assert answer.json()["errors"][0]["field"] == "name"
+
+
+def test_rows_of_another_kitchen_are_not_on_the_shelf(
+    shelves: Shelves, stranger: Member, as_member: Callable[[Member], Client]
+) -> None:
+    theirs = stocked(as_member(stranger))
+    foreign = made_line = line("a", 5, ingredient=theirs.ingredient["id"])
+    answer = post(shelves.client, "/api/formulas", {"name": "F", "lines": [foreign]})
+    assert answer.json()["errors"][0]["field"] == "lines.0.ingredient"
+    made_line = line("a", 5, formula=theirs.formula["id"])
+    answer = post(shelves.client, "/api/formulas", {"name": "F", "lines": [made_line]})
+    assert answer.json()["errors"][0]["field"] == "lines.0.formula"
+    entry = dessert_entry(theirs.mold["id"], shelves.formula["id"], name="D")
+    assert post(shelves.client, "/api/desserts", entry).json()["errors"][0]["field"] == "mold"
+    entry = dessert_entry(shelves.mold["id"], theirs.formula["id"], name="D")
+    answer = post(shelves.client, "/api/desserts", entry)
+    assert answer.json()["errors"][0]["field"] == "parts.0.formula"
+    refit = f"/api/desserts/{shelves.dessert['id']}/refit"
+    assert post(shelves.client, refit, {"mold": theirs.mold["id"]}).status_code == 422
+    assert shelves.client.get("/api/desserts").json()["total"] == 1
+
+
+def test_an_archived_formula_cannot_be_used(shelves: Shelves) -> None:
+    gone = made(shelves.client, "formula", {"name": "Gone"})
+    post(shelves.client, f"/api/formulas/{gone['id']}/archive")
+    entry = dessert_entry(shelves.mold["id"], gone["id"], name="D")
+    answer = post(shelves.client, "/api/desserts", entry)
+    assert answer.json()["errors"][0]["field"] == "parts.0.formula"
+
+
+def test_a_circle_of_formulas_is_refused_naming_the_way_and_nothing_is_kept(
+    shelves: Shelves,
+) -> None:
+    outer = made(
+        shelves.client,
+        "formula",
+        {"name": "Outer", "lines": [line("a", 5, formula=shelves.formula["id"])]},
+    )
+    data = entry_of("formula", shelves.formula)
+    data["lines"].append(line("b", 5, formula=outer["id"]))
+    path = f"/api/formulas/{shelves.formula['id']}"
+    answer = put(shelves.client, path, {"revision": 1, "data": data})
+    assert answer.status_code == 422
+    assert "Soft cream > Outer > Soft cream" in answer.json()["detail"]
+    assert shelves.client.get(path).json()["revision"] == 1
+    assert FormulaLine.objects.filter(formula_id=shelves.formula["id"]).count() == 1
+    assert Change.objects.filter(row=shelves.formula["id"]).count() == 1
+
+
+@pytest.mark.parametrize(
+    "lines",
+    [
+        [{"key": "a", "mass_g": 5}],
+        [{"key": "a", "mass_g": 5, "ingredient": "nonsense"}],
+        [{"key": "", "mass_g": 5}],
+        "lines",
+    ],
+)
+def test_a_line_of_nothing(shelves: Shelves, lines: object) -> None:
+    answer = post(shelves.client, "/api/formulas", {"name": "F", "lines": lines})
+    assert answer.status_code == 422
+    assert answer.json()["errors"][0]["field"].startswith("lines")
+
+
+def test_too_many_lines_and_unknown_fields(shelves: Shelves) -> None:
+    cream = shelves.ingredient["id"]
+    many = [line(str(i), 1, ingredient=cream) for i in range(201)]
+    answer = post(shelves.client, "/api/formulas", {"name": "F", "lines": many})
+    assert answer.json()["errors"][0]["field"] == "lines"
+    answer = post(shelves.client, "/api/ingredients", {"name": "F", "price": 3})
+    assert answer.json()["errors"][0]["field"] == "price"
+
+
+def test_a_body_that_is_no_json(shelves: Shelves) -> None:
+    answer = shelves.client.post("/api/molds", "{", content_type="application/json")
+    assert answer.status_code == 400
+    assert answer["Content-Type"] == "application/problem+json"
+
+
+def test_two_parts_that_fill_the_rest(shelves: Shelves) -> None:
+    fill = {"rule": "fill", "formula": shelves.formula["id"]}
+    entry = dessert_entry(shelves.mold["id"], shelves.formula["id"], name="D")
+    entry["parts"] += [{**fill, "key": "x"}, {**fill, "key": "y"}]
+    answer = post(shelves.client, "/api/desserts", entry)
+    assert answer.status_code == 422
+    assert answer.json()["errors"][0]["field"] == "parts"

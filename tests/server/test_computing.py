@@ -1,0 +1,184 @@
+"""What the server works out: the same figures as core, with a fixed number of queries."""
+
+from collections.abc import Callable
+
+import pytest
+from django.conf import settings as django_settings
+from django.test import Client
+from pytest_django import DjangoAssertNumQueries
+
+from fernbell.core.desserts import solve
+from fernbell.server.demo.book import demo_book
+from fernbell.server.demo.desserts import REEDBED
+from fernbell.server.demo.load import load_demo
+from fernbell.server.kitchens.models import Kitchen, Member
+from tests.server.api import Shelves, made, post, stocked
+
+
+@pytest.fixture
+def demo(db: None, as_member: Callable[[Member], Client]) -> Client:
+    load_demo()
+    return as_member(Member.objects.get(user__username="demo-ottilie"))
+
+
+def reedbed(client: Client) -> str:
+    return f"/api/desserts/{client.get('/api/desserts').json()['items'][0]['id']}"
+
+
+def test_the_demo_dessert_is_worked_out_as_core_does(demo: Client) -> None:
+    solved, sheets = solve(REEDBED, demo_book(), 6)
+    answer = demo.get(f"{reedbed(demo)}/solved").json()
+    assert [part["name"] for part in answer["parts"]] == [part.name for part in solved.parts]
+    for got, part in zip(answer["parts"], solved.parts, strict=True):
+        assert got["make"]["value"] == pytest.approx(part.make.value)
+    assert answer["finished"]["value"] == pytest.approx(solved.finished.value)
+    assert answer["findings"] == []
+    pages = demo.get(f"{reedbed(demo)}/sheets").json()
+    assert [page["sheet"]["name"] for page in pages] == [sheet.name for sheet in sheets]
+    for page, sheet in zip(pages, sheets, strict=True):
+        assert [line["mass_g"] for line in page["sheet"]["lines"]] == [
+            line.mass_g for line in sheet.lines
+        ]
+        assert page["method"]
+        assert set(page["workings"]) == {line["key"] for line in page["sheet"]["lines"]}
+
+
+def test_another_count_is_worked_out_without_saving_it(demo: Client) -> None:
+    one = demo.get(f"{reedbed(demo)}/solved?count=1").json()
+    assert one["count"] == 1
+    assert demo.get(reedbed(demo)).json()["count"] == 6
+
+
+QUERIES = {
+    # Session, user, member, then the row's own.
+    "": 4,
+    "/solved": 5,
+    "/sheets": 6,
+    "/history": 5,
+}
+
+
+@pytest.mark.parametrize(("verb", "queries"), QUERIES.items())
+def test_queries_of_a_dessert_are_fixed(
+    demo: Client,
+    verb: str,
+    queries: int,
+    django_assert_num_queries: DjangoAssertNumQueries,
+) -> None:
+    path = reedbed(demo) + verb
+    with django_assert_num_queries(queries):
+        assert demo.get(path).status_code == 200
+
+
+LISTS = {"/api/desserts": 4, "/api/formulas": 4, "/api/ingredients": 4, "/api/molds": 4}
+
+
+@pytest.mark.parametrize(("path", "queries"), LISTS.items())
+def test_queries_of_a_list_do_not_grow_with_it(
+    demo: Client, path: str, queries: int, django_assert_num_queries: DjangoAssertNumQueries
+) -> None:
+    with django_assert_num_queries(queries):
+        assert demo.get(path).json()["total"] > 0
+
+
+FORMULA_QUERIES = {"": 7, "/reading": 5, "/scaled?mass_g=100": 6}
+
+
+@pytest.mark.parametrize(("verb", "queries"), FORMULA_QUERIES.items())
+def test_queries_of_a_formula_do_not_grow_with_its_depth(
+    demo: Client, verb: str, queries: int, django_assert_num_queries: DjangoAssertNumQueries
+) -> None:
+    formulas = demo.get("/api/formulas").json()["items"]
+    for name in ("Brown butter", "Amber glaze"):
+        path = next(f"/api/formulas/{one['id']}" for one in formulas if one["name"] == name)
+        with django_assert_num_queries(queries):
+            assert demo.get(path + verb).status_code == 200
+
+
+@pytest.fixture
+def shelves(chef: Member, as_member: Callable[[Member], Client]) -> Shelves:
+    return stocked(as_member(chef))
+
+
+def test_a_formula_is_scaled_to_a_mass_or_a_volume_and_not_to_both(shelves: Shelves) -> None:
+    path = f"/api/formulas/{shelves.formula['id']}/scaled"
+    by_mass = shelves.client.get(f"{path}?mass_g=500").json()
+    assert by_mass[0]["sheet"]["lines"][0]["mass_g"] == 500
+    assert shelves.client.get(f"{path}?volume_ml=250").json()[0]["sheet"]["batch_g"] == 250
+    for query in ("", "?mass_g=5&volume_ml=5", "?mass_g=-1", "?mass_g=nan"):
+        assert shelves.client.get(path + query).status_code == 422
+
+
+def test_a_mold_refuses_more_than_its_brim_and_says_what_runs_over(shelves: Shelves) -> None:
+    path = f"/api/molds/{shelves.mold['id']}/fill"
+    assert post(shelves.client, path, {"volume_ml": 900}).json()["depth_mm"] == pytest.approx(
+        35.37, abs=0.01
+    )
+    answer = post(shelves.client, path, {"volume_ml": 1200})
+    assert answer.status_code == 422
+    assert "54.89 ml" in answer.json()["detail"]
+
+
+class TestTypedLines:
+    def read(self, shelves: Shelves, text: str) -> dict:
+        answer = post(shelves.client, "/api/formulas/read-line", {"text": text})
+        assert answer.status_code == 200, answer.content
+        return answer.json()
+
+    def test_grams_and_cups_of_what_is_in_the_pantry(self, shelves: Shelves) -> None:
+        read = self.read(shelves, "250 g cream")
+        assert (read["mass_g"], read["matches"][0]["name"]) == (250, "Cream")
+        assert self.read(shelves, "1 cup cream")["mass_g"] == pytest.approx(236.588, abs=0.001)
+
+    def test_an_exact_name_comes_before_a_longer_one(self, shelves: Shelves) -> None:
+        made(shelves.client, "ingredient", {"name": "A cream of tartar"})
+        names = [one["name"] for one in self.read(shelves, "5 g cream")["matches"]]
+        assert names == ["Cream", "Soft cream", "A cream of tartar"]
+
+    def test_a_formula_can_be_typed_too(self, shelves: Shelves) -> None:
+        match = self.read(shelves, "80 g soft cream")["matches"][0]
+        assert match["is_formula"]
+        assert match["id"] == shelves.formula["id"]
+
+    def test_an_unknown_name_is_handed_back(self, shelves: Shelves) -> None:
+        read = self.read(shelves, "80 g moon dust")
+        assert (read["name"], read["mass_g"], read["matches"]) == ("moon dust", None, [])
+
+    @pytest.mark.parametrize("text", ["cream", "0 g cream", "2 cupps of cream", "-5 g cream"])
+    def test_what_cannot_be_read_is_refused(self, shelves: Shelves, text: str) -> None:
+        answer = post(shelves.client, "/api/formulas/read-line", {"text": text})
+        if answer.status_code == 200:
+            assert answer.json()["matches"] == []
+        else:
+            assert answer.status_code == 422
+            assert answer.json()["detail"]
+
+
+def test_a_part_is_proposed_and_a_mold_changed_without_saving(shelves: Shelves) -> None:
+    path = f"/api/desserts/{shelves.dessert['id']}"
+    body = {"rule": "fill", "key": "new", "formula": shelves.formula["id"]}
+    part = post(shelves.client, f"{path}/propose", body).json()["part"]
+    assert part == {
+        "rule": "fill",
+        "key": "new",
+        "formula": body["formula"],
+        "name": "",
+        "level_mm": None,
+    }
+    shape = {"kind": "frame", "length_mm": 300, "width_mm": 200, "height_mm": 40}
+    frame = made(shelves.client, "mold", {"name": "Frame", "shape": shape})
+    fitted = post(shelves.client, f"{path}/refit", {"mold": frame["id"]}).json()
+    assert fitted["portions"] == {"cut": "grid", "columns": 5, "rows": 3}
+    assert fitted["parts"][0]["across_mm"] == 290
+    assert shelves.client.get(path).json() == shelves.dessert
+
+
+def test_the_demo_is_loaded_once(demo: Client) -> None:
+    assert load_demo() is False
+    assert Kitchen.objects.count() == 1
+    assert demo.get("/api/ingredients").json()["total"] >= 60
+
+
+def test_settings_are_fit_to_serve() -> None:
+    assert django_settings.DEBUG is False
+    assert django_settings.SESSION_COOKIE_HTTPONLY

@@ -1,0 +1,152 @@
+"""Every route: authorization declared, other kitchens out of reach, the document up to date."""
+
+import json
+import re
+from collections.abc import Callable
+
+import pytest
+from django.test import Client
+
+from fernbell.server.kitchens.models import Member
+from fernbell.server.openapi import DOCUMENT, document
+from tests.server.api import PATHS, Shelves, entry_of, stocked
+
+DOC = json.loads(document())
+OPERATIONS = [
+    (method, path, operation)
+    for path, methods in DOC["paths"].items()
+    for method, operation in methods.items()
+]
+FOR_VISITORS = {
+    "/api/session",
+    "/api/session/demo",
+    "/api/session/first-chef",
+    "/api/session/kitchen",
+}
+READING = {"read_line", "fill_mold", "propose_part", "refit_dessert"}
+
+
+def body_for(operation: str, shelves: Shelves) -> object:
+    """A body the operation would accept, for its own row."""
+    kind = operation.split("_", 1)[1]
+    if operation.startswith("create"):
+        return {**entry_of(kind, shelves.row(kind)), "name": "Another"}
+    if operation.startswith("change_") and kind in PATHS:
+        return {"revision": 1, "data": entry_of(kind, shelves.row(kind))}
+    return {
+        "read_line": {"text": "10 g cream"},
+        "fill_mold": {"volume_ml": 10},
+        "propose_part": {"rule": "base", "key": "k", "formula": shelves.formula["id"]},
+        "refit_dessert": {"mold": shelves.mold["id"]},
+        "add_member": {
+            "name": "A B",
+            "username": "ab",
+            "password": "long enough 7",
+            "role": "cook",
+        },
+        "change_role": {"role": "cook"},
+    }.get(operation, {})
+
+
+def call(client: Client, method: str, path: str, operation: str, shelves: Shelves, member: int):
+    kind = next((kind for kind, own in PATHS.items() if path.startswith(own)), None)
+    there = shelves.row(kind)["id"] if kind else ""
+    url = path.replace("{row_id}", there).replace("{member_id}", str(member))
+    url += "?mass_g=10" if operation == "scale_formula" else ""
+    body = json.dumps(body_for(operation, shelves))
+    return client.generic(method.upper(), url, body, content_type="application/json")
+
+
+IDS = [f"{method} {path}" for method, path, _ in OPERATIONS]
+
+
+@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
+def test_a_visitor_is_asked_to_sign_in(
+    method: str, path: str, operation: dict, chef: Member, as_member: Callable[[Member], Client]
+) -> None:
+    if path in FOR_VISITORS:
+        return
+    shelves = stocked(as_member(chef))
+    answer = call(Client(), method, path, operation["operationId"], shelves, chef.pk)
+    assert answer.status_code == 401
+    assert answer["Content-Type"] == "application/problem+json"
+
+
+@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
+def test_what_another_kitchen_has_is_not_there(
+    method: str,
+    path: str,
+    operation: dict,
+    chef: Member,
+    stranger: Member,
+    as_member: Callable[[Member], Client],
+) -> None:
+    if not re.search(r"\{\w+\}", path):
+        return
+    shelves = stocked(as_member(chef))
+    before = {
+        kind: shelves.client.get(f"{PATHS[kind]}/{shelves.row(kind)['id']}").json()
+        for kind in PATHS
+    }
+    answer = call(as_member(stranger), method, path, operation["operationId"], shelves, chef.pk)
+    assert answer.status_code == 404, answer.content
+    after = {
+        kind: shelves.client.get(f"{PATHS[kind]}/{shelves.row(kind)['id']}").json()
+        for kind in PATHS
+    }
+    assert after == before
+    assert Member.objects.get(pk=chef.pk).role == "chef"
+
+
+@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
+def test_an_apprentice_reads_and_changes_nothing(
+    method: str,
+    path: str,
+    operation: dict,
+    chef: Member,
+    apprentice: Member,
+    as_member: Callable[[Member], Client],
+) -> None:
+    if path in FOR_VISITORS:
+        return
+    shelves = stocked(as_member(chef))
+    answer = call(as_member(apprentice), method, path, operation["operationId"], shelves, chef.pk)
+    reads = method == "get" or operation["operationId"] in READING
+    assert answer.status_code == (200 if reads else 403), answer.content
+    if not reads:
+        assert answer.json()["detail"]
+        for kind in PATHS:
+            assert shelves.client.get(PATHS[kind]).json()["total"] == 1
+
+
+@pytest.mark.parametrize("method", ["post", "put", "delete"])
+def test_changes_without_the_token_of_the_page_are_refused(
+    method: str, chef: Member, as_member: Callable[[Member], Client]
+) -> None:
+    shelves = stocked(as_member(chef))
+    strict = Client(enforce_csrf_checks=True)
+    strict.cookies = shelves.client.cookies
+    paths = {
+        "post": "/api/molds",
+        "put": f"/api/molds/{shelves.mold['id']}",
+        "delete": f"/api/members/{chef.pk}",
+    }
+    answer = strict.generic(method.upper(), paths[method], "{}", content_type="application/json")
+    assert answer.status_code == 403
+    assert Client(enforce_csrf_checks=True).post("/api/session", {}).status_code == 403
+
+
+def test_the_openapi_document_in_the_repository_is_up_to_date() -> None:
+    told = "run: .venv/bin/python -m fernbell.server.openapi"
+    assert DOCUMENT.read_text() == document(), told
+
+
+def test_lists_are_capped(chef: Member, as_member: Callable[[Member], Client]) -> None:
+    client = as_member(chef)
+    assert client.get("/api/ingredients?limit=501").status_code == 422
+    assert client.get("/api/ingredients?limit=0").status_code == 422
+    for name in ("Ash", "Birch", "Cedar"):
+        client.post("/api/ingredients", {"name": name}, content_type="application/json")
+    page = client.get("/api/ingredients?limit=2").json()
+    assert [one["name"] for one in page["items"]] == ["Ash", "Birch"]
+    assert page["total"] == 3
