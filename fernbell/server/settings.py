@@ -61,6 +61,6 @@ AUTH_PASSWORD_VALIDATORS = [
 USE_TZ = True
 TIME_ZONE = "UTC"
 USE_I18N = False
-STATIC_URL = "/assets/"
+STATIC_URL = "/static/"  # unused: the built front end is served as it is, from WHITENOISE_ROOT
 WHITENOISE_ROOT = WEB_DIST if WEB_DIST.is_dir() else None
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2 * 1024 * 1024

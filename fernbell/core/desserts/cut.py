@@ -18,8 +18,8 @@ from fernbell.core.molds.straight import MM3_PER_ML
 Loop = tuple[Point, ...]
 
 _CIRCLE_STEPS = 96
-_CIRCLE = tuple((math.cos(math.pi * i / 8), math.sin(math.pi * i / 8)) for i in range(16))
-_HALF_CIRCLE = tuple((math.cos(math.pi * i / 12), math.sin(math.pi * i / 12)) for i in range(13))
+_CIRCLE = tuple((math.cos(math.pi * i / 6), math.sin(math.pi * i / 6)) for i in range(12))
+_HALF_CIRCLE = tuple((math.cos(math.pi * i / 8), math.sin(math.pi * i / 8)) for i in range(9))
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable
 from dataclasses import dataclass
+from functools import lru_cache
 
 from fernbell.core.errors import MissingDensity, check_range
 from fernbell.core.formulas.air import Body, fold
@@ -131,19 +132,23 @@ def read_formulas(book: Book, keys: Iterable[str]) -> dict[str, FormulaReading]:
     """
     readings: dict[str, FormulaReading] = {}
     for key in building_order(book, keys):
-        readings[key] = _read(book, book.formula(key), readings)
+        formula = book.formula(key)
+        bodies = tuple([_line_body(book, line, readings) for line in formula.lines])
+        missing: tuple[str, ...] = ()
+        if None in bodies:
+            pairs = zip(formula.lines, bodies, strict=True)
+            missing = tuple(book.line_name(line) for line, body in pairs if body is None)
+        readings[key] = _read(formula, bodies, missing)
     return readings
 
 
-def _read(book: Book, formula: Formula, known: dict[str, FormulaReading]) -> FormulaReading:
+# A dessert is solved over and over while it is drawn, and its formulas rarely change meanwhile.
+@lru_cache(maxsize=4096)
+def _read(
+    formula: Formula, bodies: tuple[Body | None, ...], missing: tuple[str, ...]
+) -> FormulaReading:
     batch = sum(line.mass_g for line in formula.lines)
     finished = batch * finished_share(formula.losses)
-    bodies = [_line_body(book, line, known) for line in formula.lines]
-    missing = tuple(
-        book.line_name(line)
-        for line, body in zip(formula.lines, bodies, strict=True)
-        if body is None
-    )
     body = _cooked(formula, [one for one in bodies if one is not None]) if not missing else None
     density = formula.measured_density_g_ml or (body.density_g_ml if body else None)
     return FormulaReading(
@@ -187,13 +192,13 @@ def _cooked(formula: Formula, bodies: list[Body]) -> Body | None:
 
 
 def _as_measured(body: Body | None, density: float | None) -> Body | None:
-    """The body at its measured density: what is over its gas-free volume is gas."""
+    """The body at its measured density; lightness counts as gas only where air was beaten in."""
     if density is None:
         return None
     if body is None:
         return Body(1.0, 1.0 / density)
     volume = body.mass_g / density
-    gas_free = min(body.gas_free_ml, volume)
+    gas_free = min(body.gas_free_ml, volume) if body.gas_ml else volume
     return Body(body.mass_g, gas_free, volume - gas_free)
 
 

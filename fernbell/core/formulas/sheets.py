@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fernbell.core.formulas.book import Book, Line
 from fernbell.core.formulas.readings import FormulaReading, factor_to_mass
 from fernbell.core.measures import round_to_scale
-from fernbell.core.pantry import Piece, pieces_in
+from fernbell.core.pantry import Ingredient, pieces_in
 from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
 
 FORMULA_STEP_G = 1.0
@@ -99,24 +99,24 @@ def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
     formula = reading.formula
     finished = sum(use.mass_g for use in uses)
     factor = factor_to_mass(reading, finished)
+    weighed = [_weighed(book, line) for line in formula.lines]
     exact = [line.mass_g * factor for line in formula.lines]
-    steps = [_step(book, line) for line in formula.lines]
-    rounded = round_to_scale(exact, steps)
+    rounded = round_to_scale(exact, [one.weigh_step_g for one in weighed])
     lines = tuple(
         SheetLine(
-            key=line.key,
-            name=book.line_name(line),
-            formula=line.formula,
-            own_g=line.mass_g,
-            exact_g=exact_g,
-            mass_g=mass_g,
-            step_g=step,
-            percent=percent,
-            overrun_percent=line.overrun_percent,
-            pieces=tuple((piece.name, pieces_in(piece, mass_g)) for piece in _pieces(book, line)),
+            line.key,
+            one.name,
+            line.formula,
+            line.mass_g,
+            exact_g,
+            mass_g,
+            one.weigh_step_g,
+            percent,
+            line.overrun_percent,
+            tuple([(piece.name, pieces_in(piece, mass_g)) for piece in one.pieces]),
         )
-        for line, exact_g, mass_g, step, percent in zip(
-            formula.lines, exact, rounded.masses_g, steps, reading.percents, strict=True
+        for line, one, exact_g, mass_g, percent in zip(
+            formula.lines, weighed, exact, rounded.masses_g, reading.percents, strict=True
         )
     )
     return Sheet(
@@ -133,14 +133,12 @@ def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
     )
 
 
-def _step(book: Book, line: Line) -> float:
-    if line.ingredient is None:
-        return FORMULA_STEP_G
-    return book.ingredient(line.ingredient).weigh_step_g
-
-
-def _pieces(book: Book, line: Line) -> tuple[Piece, ...]:
-    return book.ingredient(line.ingredient).pieces if line.ingredient is not None else ()
+def _weighed(book: Book, line: Line) -> Ingredient:
+    """What a line weighs; a nested formula is weighed like an ingredient of no pieces."""
+    if line.ingredient is not None:
+        return book.ingredient(line.ingredient)
+    nested = book.formula(line.formula or "")
+    return Ingredient(nested.key, nested.name, weigh_step_g=FORMULA_STEP_G)
 
 
 def _sheet_working(

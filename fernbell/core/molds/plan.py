@@ -52,6 +52,7 @@ class Plan:
         )
 
 
+@lru_cache(maxsize=256)
 def disc(diameter_mm: float) -> Plan:
     """A disc as a plan.
 

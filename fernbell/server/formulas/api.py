@@ -102,7 +102,7 @@ router = shelf(FORMULA, FormulaBrief, FormulaOut)
 def read_line(request: HttpRequest, data: TypedLine) -> Any:
     """What '250 g cream' means in this kitchen; nothing is changed."""
     require(request.auth, Act.READ)
-    return assemble.read_line(request.auth, data.text)
+    return assemble.read_line(request.auth, data)
 
 
 @router.get("/{uuid:row_id}/reading", response=ReadingOut, operation_id="read_formula_figures")

@@ -21,7 +21,7 @@ from fernbell.core.formulas import (
 from fernbell.core.measures import read_amount
 from fernbell.core.pantry import Ingredient, Piece, mass_of_amount
 from fernbell.server.formulas import models
-from fernbell.server.formulas.schemas import Match, ReadingOut, ReadLine, SheetOut
+from fernbell.server.formulas.schemas import Match, ReadingOut, ReadLine, SheetOut, TypedLine
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
@@ -122,12 +122,12 @@ def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
     ]
 
 
-def read_line(member: Member, text: str) -> ReadLine:
+def read_line(member: Member, typed: TypedLine) -> ReadLine:
     """Understand a typed line: the amount in grams, and which names of the kitchen fit."""
-    amount = read_amount(text)
-    matches = _matches(member, amount.name)
+    amount = read_amount(typed.text)
+    matches = [one for one in _matches(member, amount.name) if one.id != typed.within]
     if not matches:
-        return ReadLine(name=amount.name, mass_g=None, understood=text, matches=[])
+        return ReadLine(name=amount.name, mass_g=None, understood=typed.text, matches=[])
     best = matches[0]
     mass = mass_of_amount(_weighed(member, best), amount)
     understood = f"{mass:.4g} g {best.name}"

@@ -141,8 +141,9 @@ class SheetOut(Schema):
 
 
 class TypedLine(Entry):
-    """A line as typed: '250 g cream'."""
+    """A line as typed, '250 g cream', and the formula it is typed into."""
 
+    within: UUID | None = None
     text: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)]
 
 

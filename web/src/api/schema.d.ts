@@ -1963,11 +1963,13 @@ export interface components {
         };
         /**
          * TypedLine
-         * @description A line as typed: '250 g cream'.
+         * @description A line as typed, '250 g cream', and the formula it is typed into.
          */
         TypedLine: {
             /** Text */
             text: string;
+            /** Within */
+            within?: string | null;
         };
         /**
          * Use

@@ -167,7 +167,7 @@ function down(at: number) {
         </tr>
       </tfoot>
     </table>
-    <TypedLine v-if="!disabled" class="typed" :not-formula="id" @add="add" />
+    <TypedLine v-if="!disabled" class="typed" :within="id" @add="add" />
     <p v-if="errorAt('lines')" class="wrong" role="alert">{{ errorAt('lines') }}</p>
   </div>
 </template>

@@ -15,7 +15,11 @@ export interface TypedResult {
   formula: string | null
 }
 
-const props = defineProps<{ notFormula: string }>()
+/** A number and, where one is written, a unit; the server reads it properly. */
+const AMOUNT =
+  /^\s*([\d\s.,/½¼¾⅓⅔⅛]+(?:(?:fl oz|k?g|oz|lbs?|[mcd]?l|cups?|tbsp|tsp|sticks?)\b\.?)?)?\s*(.*)$/i
+
+const props = defineProps<{ within: string }>()
 const emit = defineEmits<{ add: [line: TypedResult] }>()
 const { rows: ingredients } = useRows('ingredients')
 const { rows: formulas } = useRows('formulas')
@@ -29,7 +33,7 @@ const busy = ref(false)
 
 /** Amount as typed, and the words behind it; only to offer names while typing. */
 const split = computed(() => {
-  const found = /^\s*([\d\s.,/½¼¾⅓⅔⅛]+(?:fl oz|[a-z]{1,5}\b)?\.?)?\s*(.*)$/i.exec(text.value)
+  const found = AMOUNT.exec(text.value)
   return { amount: (found?.[1] ?? '').trim(), words: (found?.[2] ?? '').trim().toLowerCase() }
 })
 const offers = computed(() => {
@@ -37,7 +41,7 @@ const offers = computed(() => {
   if (!words.length) return []
   const fits = (one: { name: string }) =>
     words.every((word) => one.name.toLowerCase().includes(word))
-  return [...ingredients.value, ...formulas.value.filter((one) => one.id !== props.notFormula)]
+  return [...ingredients.value, ...formulas.value.filter((one) => one.id !== props.within)]
     .filter(fits)
     .sort((a, b) => a.name.length - b.name.length)
     .slice(0, 7)
@@ -55,7 +59,7 @@ async function enter() {
   try {
     const offer = offers.value[picked.value]
     const line = offer && split.value.amount ? `${split.value.amount} ${offer.name}` : text.value
-    take(await readLine(line))
+    take(await readLine(line, props.within))
   } catch (error) {
     said.value = error instanceof Problem ? error.detail : String(error)
   } finally {

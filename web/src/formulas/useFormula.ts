@@ -66,6 +66,6 @@ export function useScaled(id: () => string | undefined, wanted: () => Wanted | n
 }
 
 /** What a typed line means in this kitchen. */
-export function readLine(text: string): Promise<ReadLine> {
-  return take(api.POST('/api/formulas/read-line', { body: { text } }))
+export function readLine(text: string, within: string): Promise<ReadLine> {
+  return take(api.POST('/api/formulas/read-line', { body: { text, within } }))
 }

@@ -15,6 +15,8 @@ const { open, close } = useWorking()
     placement="right"
     @close="close"
   >
-    <WorkingSteps v-if="open" :working="open" />
+    <section v-if="open" role="dialog" aria-label="How this figure comes about">
+      <WorkingSteps :working="open" />
+    </section>
   </Drawer>
 </template>

@@ -1,0 +1,1 @@
+"""Measurements behind every claim about speed; run by hand: see CONTRIBUTING.md."""

@@ -1,0 +1,78 @@
+"""The real interface in headless Chromium, against a live server."""
+
+import os
+from typing import Any
+
+import pytest
+from playwright.sync_api import Page, expect
+from pytest_django import Settings
+from pytest_django.live_server_helper import LiveServer
+
+from fernbell.server.demo.load import load_demo
+
+CHROMIUM = "/usr/bin/chromium"
+QUIET = [
+    *("--disable-gpu", "--disable-quic", "--no-first-run", "--disable-sync"),
+    *("--disable-background-networking", "--disable-component-update"),
+]
+
+expect.set_options(timeout=10_000)
+
+
+@pytest.fixture(scope="session")
+def browser_type_launch_args() -> dict[str, Any]:
+    """Debian's Chromium; only root needs to do without its sandbox."""
+    root = ["--no-sandbox"] if os.geteuid() == 0 else []
+    return {"executable_path": CHROMIUM, "args": [*QUIET, *root]}
+
+
+@pytest.fixture(scope="session")
+def browser_context_args() -> dict[str, Any]:
+    return {"viewport": {"width": 1280, "height": 800}}
+
+
+@pytest.fixture
+def site(live_server: LiveServer, transactional_db: None) -> str:
+    """Address of the application with nobody in it."""
+    return live_server.url
+
+
+@pytest.fixture
+def demo(site: str, settings: Settings) -> str:
+    """Address of the application with the demo kitchen."""
+    settings.DEMO = True
+    load_demo()
+    return site
+
+
+@pytest.fixture(autouse=True)
+def no_errors_on_the_page(transactional_db: None, live_server: LiveServer, page: Page) -> Any:
+    """Whatever a test does, no script may fail; and nothing is under way when the data goes."""
+    page.set_default_timeout(10_000)
+    failures: list[str] = []
+    page.on("pageerror", lambda error: failures.append(str(error)))
+    yield
+    page.wait_for_load_state("networkidle")
+    assert failures == []
+
+
+def come_in(page: Page, site: str, name: str = "Ottilie Marsh") -> None:
+    """Sign in as a demo person, with one click."""
+    page.goto(site)
+    page.get_by_role("button", name=name).click()
+    expect(page.get_by_role("navigation", name="Rooms")).to_be_visible()
+
+
+def enter(page: Page, label: str, value: str) -> None:
+    """Type into a field and commit it with Enter."""
+    field = page.get_by_label(label, exact=True)
+    field.fill(value)
+    field.press("Enter")
+
+
+def pick(page: Page, label: str, option: str) -> None:
+    """Choose in a dialog's select by typing and Enter."""
+    field = page.get_by_role("dialog").get_by_role("combobox", name=label)
+    field.fill(option)
+    page.locator(".ant-select-item-option-active").get_by_text(option).wait_for()
+    field.press("Enter")

@@ -1,0 +1,169 @@
+"""Formulas, pantry, molds, members and signing in, as a person uses them."""
+
+import re
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import come_in, enter
+
+
+def typed_line(page: Page):
+    return page.get_by_role("combobox", name=re.compile("Type a line"))
+
+
+def open_formula(page: Page, site: str, name: str) -> None:
+    come_in(page, site)
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("complementary").get_by_role("link", name=name, exact=True).click()
+    expect(page.get_by_label("Formula", exact=True)).to_have_value(name)
+
+
+class TestFormulas:
+    def test_lines_are_typed_and_grams_walked_from_the_keyboard_alone(
+        self, page: Page, demo: str
+    ) -> None:
+        open_formula(page, demo, "Quince, set")
+        typed_line(page).focus()
+        page.keyboard.type("2 tbsp honey")
+        page.keyboard.press("Enter")
+        # 2 x 14.787 ml x 1.42 g/ml = 41.99 g.
+        expect(page.get_by_label("Grams of Honey, heather")).to_have_value("41.99")
+        expect(typed_line(page)).to_be_focused()
+        page.keyboard.type("3 egg w")
+        page.keyboard.press("Enter")
+        expect(page.get_by_label("Grams of Egg white")).to_have_value("100.8")
+        page.get_by_label("Grams of Lemon juice").focus()
+        page.keyboard.press("Control+A")
+        page.keyboard.type("25")
+        page.keyboard.press("Enter")
+        expect(page.get_by_label("Grams of Honey, heather")).to_be_focused()
+        # 500 + 70 + 7 + 40 + 25 + 41.99 + 100.8
+        expect(page.get_by_role("row", name="grams weighed in all")).to_contain_text("784.8")
+
+    def test_a_pressed_percentage_becomes_the_base(self, page: Page, demo: str) -> None:
+        open_formula(page, demo, "Rye crumble base")
+        page.get_by_title("Count percentages on Couverture").click()
+        row = page.get_by_role("row").filter(has_text="Couverture, milk")
+        expect(row).to_contain_text("100 %")
+        expect(page.get_by_role("row").filter(has_text="Rye crumble")).to_contain_text("333.3 %")
+
+    def test_air_makes_it_lighter(self, page: Page, demo: str) -> None:
+        open_formula(page, demo, "Toasted barley mousse")
+        expect(page.get_by_role("region", name="What it is")).to_contain_text("0.79")
+        enter(page, "Overrun of Cream, 35 %", "0")
+        # 1092.7 g in 1026.7 ml once the 22.3 g of water that boil off are gone.
+        expect(page.get_by_role("region", name="What it is")).to_contain_text("1.06")
+
+    def test_it_is_scaled_to_another_need(self, page: Page, demo: str) -> None:
+        open_formula(page, demo, "Quince, set")
+        enter(page, "Finished mass", "1000")
+        sheet = page.get_by_role("article").filter(has_text="asked for")
+        # 1000 / (635 x 0.93 x 0.97) = 1.7457 times 500 g.
+        expect(sheet.get_by_role("row", name="Quince purée")).to_contain_text("873")
+
+    def test_a_circle_is_refused_at_the_lines(self, page: Page, demo: str) -> None:
+        open_formula(page, demo, "Brown butter")
+        typed_line(page).fill("10 g brown-butter sponge")
+        typed_line(page).press("Enter")
+        expect(page.get_by_role("alert").first).to_contain_text(
+            "Brown butter > Brown-butter sponge > Brown butter"
+        )
+        page.get_by_role("button", name="Back to what is saved").click()
+        expect(page.get_by_label("Grams of Brown-butter sponge")).to_be_hidden()
+
+    @pytest.mark.parametrize("typed", ["plenty of cream", "0 g cream", "-5 g cream"])
+    def test_what_cannot_be_read_stays_in_the_line_with_the_reason(
+        self, page: Page, demo: str, typed: str
+    ) -> None:
+        open_formula(page, demo, "Quince, set")
+        typed_line(page).fill(typed)
+        typed_line(page).press("Enter")
+        expect(page.locator(".said")).to_contain_text("must be")
+        expect(typed_line(page)).to_have_value(typed)
+
+    def test_a_formula_in_use_is_not_archived(self, page: Page, demo: str) -> None:
+        open_formula(page, demo, "Amber glaze")
+        page.get_by_role("button", name="More for Amber glaze").click()
+        page.get_by_role("menuitem", name="Archive").click()
+        expect(page.get_by_role("alert")).to_contain_text("used in Reedbed")
+
+    def test_who_changed_what_is_on_record(self, page: Page, demo: str) -> None:
+        open_formula(page, demo, "Amber glaze")
+        enter(page, "In the pan", "6")
+        expect(page.get_by_text("revision 2")).to_be_visible()
+        page.get_by_role("button", name="More for Amber glaze").click()
+        page.get_by_role("menuitem", name="Who changed what").click()
+        expect(page.get_by_role("dialog")).to_contain_text("Ottilie Marsh changed")
+        expect(page.get_by_role("dialog")).to_contain_text("losses")
+
+
+def test_an_ingredient_of_ones_own(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    page.get_by_role("link", name="Pantry").click()
+    page.get_by_role("button", name="Add an ingredient").click()
+    page.get_by_label("Name of the new ingredient").fill("Medlar paste")
+    page.keyboard.press("Enter")
+    row = page.get_by_role("row", name="Medlar paste")
+    expect(row).to_contain_text("unknown")
+    enter(page, "Density, without gaps or air", "0")
+    expect(page.get_by_role("region", name="Ingredient")).to_contain_text("at least 0.02")
+    enter(page, "Density, without gaps or air", "1.18")
+    expect(row).to_contain_text("1.18")
+    page.get_by_role("button", name="Add a counted unit").click()
+    enter(page, "One weighs", "22")
+    expect(row).to_contain_text("22 g")
+
+
+def test_a_mold_of_ones_own_and_what_runs_over(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    page.get_by_role("link", name="Molds").click()
+    page.get_by_label("frame", exact=True).check()
+    page.get_by_role("button", name="Add a mold").click()
+    page.get_by_label("Name of the new mold").fill("Frame for slices")
+    page.keyboard.press("Enter")
+    enter(page, "Corner radius", "120")
+    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text("at most 100 mm")
+    enter(page, "Corner radius", "10")
+    # 300 x 200 x 45 less 0.8584 x 100 x 45 = 2696 ml.
+    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text("2\u202f696 ml")
+    enter(page, "Pour in", "3000")
+    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text(
+        "overflows the mold by 303."
+    )
+
+
+def test_a_chef_takes_on_a_cook(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    page.get_by_role("button", name="Ottilie Marsh").click()
+    page.get_by_role("menuitem", name="Members of the kitchen").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("Name", exact=True).fill("Lea Moor")
+    dialog.get_by_label("Name to sign in with").fill("lea")
+    dialog.get_by_label("First password").fill("short")
+    dialog.get_by_role("button", name="Add to the kitchen").click()
+    expect(dialog).to_contain_text("at least 10 characters")
+    dialog.get_by_label("First password").fill("butter goes in last")
+    dialog.get_by_role("button", name="Add to the kitchen").click()
+    expect(dialog.get_by_role("listitem").filter(has_text="Lea Moor")).to_be_visible()
+
+
+def test_signing_in_and_out(page: Page, site: str) -> None:
+    page.goto(site)
+    for label, text in (
+        ("Kitchen", "Quay Kitchen"),
+        ("Your name", "Mira Holt"),
+        ("Name to sign in with", "mira"),
+        ("Password", "seven sweet hours"),
+    ):
+        page.get_by_label(label).fill(text)
+    page.get_by_role("button", name="Found the kitchen").click()
+    page.get_by_role("button", name="Mira Holt").click()
+    page.get_by_role("menuitem", name="Sign out").click()
+    page.get_by_label("Name to sign in with").fill("mira")
+    page.get_by_label("Password").fill("wrong")
+    page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_text("do not belong together")).to_be_visible()
+    page.get_by_label("Password").fill("seven sweet hours")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("link", name="Pantry")).to_be_visible()
