@@ -2,13 +2,15 @@
 import ConfigProvider from 'ant-design-vue/es/config-provider'
 import { defineAsyncComponent } from 'vue'
 
-import WorkingDrawer from './kit/WorkingDrawer.vue'
+import { useWorking } from './kit/working'
 import { useSession } from './shell/session'
 import { theme } from './shell/theme'
 import TopStrip from './shell/TopStrip.vue'
 
 const SignIn = defineAsyncComponent(() => import('./shell/SignIn.vue'))
+const WorkingDrawer = defineAsyncComponent(() => import('./kit/WorkingDrawer.vue'))
 const { session, person, error } = useSession()
+const { open: working } = useWorking()
 </script>
 
 <template>
@@ -19,7 +21,7 @@ const { session, person, error } = useSession()
         <TopStrip class="no-print" />
         <main class="room"><RouterView /></main>
       </div>
-      <WorkingDrawer />
+      <WorkingDrawer v-if="working" />
     </template>
     <SignIn v-else-if="session" />
   </ConfigProvider>

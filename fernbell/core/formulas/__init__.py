@@ -10,7 +10,15 @@ from fernbell.core.formulas.readings import (
     finished_share,
     read_formulas,
 )
-from fernbell.core.formulas.sheets import Demand, Sheet, SheetLine, Use, line_working, sheets
+from fernbell.core.formulas.sheets import (
+    Demand,
+    Sheet,
+    SheetLine,
+    Use,
+    line_working,
+    sheet_working,
+    sheets,
+)
 
 __all__ = [
     "Body",
@@ -32,6 +40,7 @@ __all__ = [
     "overrun_percent",
     "read_formulas",
     "refuse_circle",
+    "sheet_working",
     "sheets",
     "whipped_density",
 ]

@@ -59,7 +59,7 @@ class Sheet:
     drift_percent: float
     lines: tuple[SheetLine, ...]
     uses: tuple[Use, ...]
-    working: Working
+    own_finished: Working
 
 
 def sheets(
@@ -129,7 +129,7 @@ def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
         drift_percent=rounded.drift_percent,
         lines=lines,
         uses=uses,
-        working=_sheet_working(reading, uses, finished, factor),
+        own_finished=reading.finished_working,
     )
 
 
@@ -141,19 +141,27 @@ def _weighed(book: Book, line: Line) -> Ingredient:
     return Ingredient(nested.key, nested.name, weigh_step_g=FORMULA_STEP_G)
 
 
-def _sheet_working(
-    reading: FormulaReading, uses: tuple[Use, ...], finished: float, factor: float
-) -> Working:
-    asked = " + ".join(f"{use.purpose} {figure_text(use.mass_g)}" for use in uses)
+def sheet_working(sheet: Sheet) -> Working:
+    """Working of a sheet's size.
+
+    Args:
+        sheet: the sheet [Sheet].
+    Returns:
+        the working of its factor [1].
+    Source:
+        mass balance.
+    """
+    asked = " + ".join(f"{use.purpose} {figure_text(use.mass_g)}" for use in sheet.uses)
     return Working(
-        figure=f"Size of the sheet, {reading.formula.name}",
-        value=factor,
+        figure=f"Size of the sheet, {sheet.name}",
+        value=sheet.factor,
         unit="× the formula",
-        given=tuple(Given(use.purpose, use.mass_g, "g") for use in uses),
+        given=tuple(Given(use.purpose, use.mass_g, "g") for use in sheet.uses),
         rule="factor = finished grams wanted / finished grams of the formula",
-        arithmetic=f"({asked}) / {figure_text(reading.finished_g)} = {figure_text(factor)}",
+        arithmetic=f"({asked}) / {figure_text(sheet.own_finished.value)} = "
+        f"{figure_text(sheet.factor)}",
         source=MASS_BALANCE,
-        steps=(reading.finished_working,),
+        steps=(sheet.own_finished,),
     )
 
 
@@ -177,5 +185,5 @@ def line_working(sheet: Sheet, line: SheetLine) -> Working:
         arithmetic=f"{figure_text(line.own_g)} × {figure_text(sheet.factor)} = "
         f"{figure_text(line.exact_g)} g, weighed as {line.mass_g:g} g",
         source=MASS_BALANCE + "; rounding by the largest remainder",
-        steps=(sheet.working,),
+        steps=(sheet_working(sheet),),
     )

@@ -57,6 +57,8 @@ def _largest_remainder(exact_ticks: Iterable[float]) -> list[int]:
     exact = list(exact_ticks)
     floors = [math.floor(tick) for tick in exact]
     missing = math.floor(math.fsum(exact) + 0.5) - sum(floors)
+    if not missing:
+        return floors
     losers = sorted(range(len(exact)), key=lambda i: floors[i] - exact[i])
     for i in losers[:missing]:
         floors[i] += 1

@@ -16,6 +16,7 @@ from fernbell.core.formulas import (
     factor_to_volume,
     line_working,
     read_formulas,
+    sheet_working,
     sheets,
 )
 from fernbell.core.measures import read_amount
@@ -113,6 +114,7 @@ def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
     return [
         SheetOut(
             sheet=sheet,
+            size=sheet_working(sheet),
             method=heads[sheet.formula].method,
             kind=heads[sheet.formula].kind,
             flavor=heads[sheet.formula].flavor,

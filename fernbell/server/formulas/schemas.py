@@ -131,9 +131,10 @@ class ReadingOut(Schema):
 
 
 class SheetOut(Schema):
-    """A scaled sheet, with its method and the working of every line by key."""
+    """A scaled sheet, with its method, the working of its size and of every line by key."""
 
     sheet: Sheet
+    size: Working
     kind: str
     flavor: str
     method: list[str]

@@ -1848,9 +1848,9 @@ export interface components {
             lines: components["schemas"]["SheetLine"][];
             /** Name */
             name: string;
+            own_finished: components["schemas"]["Working"];
             /** Uses */
             uses: components["schemas"]["Use"][];
-            working: components["schemas"]["Working"];
         };
         /**
          * SheetLine
@@ -1883,7 +1883,7 @@ export interface components {
         };
         /**
          * SheetOut
-         * @description A scaled sheet, with its method and the working of every line by key.
+         * @description A scaled sheet, with its method, the working of its size and of every line by key.
          */
         SheetOut: {
             /** Flavor */
@@ -1893,6 +1893,7 @@ export interface components {
             /** Method */
             method: string[];
             sheet: components["schemas"]["Sheet"];
+            size: components["schemas"]["Working"];
             /** Workings */
             workings: {
                 [key: string]: components["schemas"]["Working"];

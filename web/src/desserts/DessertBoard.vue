@@ -1,19 +1,19 @@
 <script setup lang="ts">
 /** The cut, the view from above with its portions, and the selected part's editor. */
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 
 import type { FormulaBrief, PartResult, Solved } from '../api/types'
 import { lookOf } from '../kit/flavors'
 import { figure } from '../kit/format'
 import { useWorking } from '../kit/working'
 import CutDrawing from './CutDrawing.vue'
-import PartEditor from './PartEditor.vue'
 import { type Chosen, fieldPath, moldWords, sameChoice, withPart } from './parts'
 import PortionsField from './PortionsField.vue'
 import SaveNotice from '../kit/SaveNotice.vue'
 import TopDrawing from './TopDrawing.vue'
 import type { useDessert } from './useDessert'
 
+const PartEditor = defineAsyncComponent(() => import('./PartEditor.vue'))
 const props = defineProps<{
   dessert: ReturnType<typeof useDessert>
   solved: Solved | undefined

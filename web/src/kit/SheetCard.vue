@@ -58,7 +58,7 @@ const pieces = (list: [string, number][]) =>
           <td colspan="3">
             weighed; {{ figure(page.sheet.finished_g, 0) }} g arrive ·
             <WorkedFigure
-              :working="page.sheet.working"
+              :working="page.size"
               :text="`× ${figure(page.sheet.factor, 3)}`"
               unit=""
             />
