@@ -58,7 +58,7 @@ class TestFormulas:
     def test_it_is_scaled_to_another_need(self, page: Page, demo: str) -> None:
         open_formula(page, demo, "Quince, set")
         enter(page, "Finished mass", "1000")
-        sheet = page.get_by_role("article").filter(has_text="asked for")
+        sheet = page.get_by_role("article").filter(has_text="this size")
         # 1000 / (635 x 0.93 x 0.97) = 1.7457 times 500 g.
         expect(sheet.get_by_role("row", name="Quince purée")).to_contain_text("873")
 
@@ -167,3 +167,11 @@ def test_signing_in_and_out(page: Page, site: str) -> None:
     page.get_by_label("Password").fill("seven sweet hours")
     page.keyboard.press("Enter")
     expect(page.get_by_role("link", name="Pantry")).to_be_visible()
+
+
+def test_going_back_and_forth_always_shows_the_row_that_was_chosen(page: Page, demo: str) -> None:
+    open_formula(page, demo, "Quince, set")
+    shelf = page.get_by_role("complementary")
+    for name in ("Rye crumble", "Malt crémeux", "Rye crumble", "Quince, set", "Malt crémeux") * 2:
+        shelf.get_by_role("link", name=name, exact=True).click()
+        expect(page.get_by_label("Formula", exact=True)).to_have_value(name)

@@ -103,7 +103,7 @@ def scaled(row: models.Formula, mass_g: float | None, volume_ml: float | None) -
     readings = read_formulas(book, [key])
     if mass_g is None:
         mass_g = factor_to_volume(readings[key], volume_ml or 0) * readings[key].finished_g
-    return with_methods(row.kitchen_id, sheets(book, readings, [Demand(key, mass_g, "asked for")]))
+    return with_methods(row.kitchen_id, sheets(book, readings, [Demand(key, mass_g, "this size")]))
 
 
 def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:

@@ -16,25 +16,31 @@ export function useDraft<K extends Kind>(
   const draft: ShallowRef<Entry | null> = shallowRef(null)
   const problem: ShallowRef<Problem | null> = shallowRef(null)
   const saving: Ref<boolean> = ref(false)
-  let revision = 0
-  let editedSince = false
+  const revisions = new Map<string, number>()
+  /** The row the draft belongs to, and the edit that goes out with the next save. */
+  let shown: string | undefined
+  let pending: { id: string; data: Entry } | null = null
 
-  function showSaved(saved: Full | undefined) {
-    if (!saved || saving.value || problem.value) return
-    revision = saved.revision
+  function show(saved: Full | undefined) {
+    const wanted = id()
+    if (wanted !== shown) {
+      shown = undefined
+      draft.value = null
+      problem.value = null
+    }
+    if (!saved || saved.id !== wanted) return
+    if (shown && (saving.value || problem.value)) return
+    shown = saved.id
+    revisions.set(saved.id, saved.revision)
     draft.value = entryOf(saved)
   }
-  watch(id, () => {
-    problem.value = null
-    draft.value = null
-  })
-  watch(row.data, (saved) => showSaved(saved as Full | undefined), { immediate: true })
+  watch([id, row.data], () => show(row.data.value as Full | undefined), { immediate: true })
 
   /** Show a change at once and save it; changes made while saving go with the next save. */
   async function edit(changed: Partial<Entry>) {
-    if (!draft.value) return
+    if (!draft.value || !shown) return
     draft.value = { ...draft.value, ...changed }
-    editedSince = true
+    pending = { id: shown, data: draft.value }
     if (!saving.value) await save()
   }
 
@@ -42,9 +48,12 @@ export function useDraft<K extends Kind>(
     saving.value = true
     problem.value = null
     try {
-      while (editedSince) {
-        editedSince = false
-        await saveOnce(id(), draft.value)
+      while (pending) {
+        const { id: to, data }: { id: string; data: Entry } = pending
+        pending = null
+        const revision = revisions.get(to) ?? 1
+        const saved = await change.mutateAsync({ id: to, revision, data })
+        revisions.set(to, saved.revision)
       }
     } catch (error) {
       if (!(error instanceof Problem)) throw error
@@ -54,23 +63,20 @@ export function useDraft<K extends Kind>(
     }
   }
 
-  async function saveOnce(to: string | undefined, data: Entry | null) {
-    if (!to || !data) return
-    const saved = await change.mutateAsync({ id: to, revision, data })
-    revision = saved.revision
-  }
-
   /** Give up what could not be saved and show what the kitchen has. */
   async function reload() {
     problem.value = null
+    pending = null
     const { data } = await row.refetch()
-    showSaved(data as Full | undefined)
+    show(data as Full | undefined)
   }
 
   /** Save over what somebody else saved meanwhile, or once more. */
   async function insist() {
-    revision = Number(problem.value?.extra.revision ?? revision)
-    editedSince = true
+    if (!shown || !draft.value) return
+    const theirs = Number(problem.value?.extra.revision)
+    if (theirs) revisions.set(shown, theirs)
+    pending = { id: shown, data: draft.value }
     await save()
   }
 

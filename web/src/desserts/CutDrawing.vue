@@ -21,7 +21,7 @@ const emit = defineEmits<{ choose: [chosen: Chosen] }>()
 const box = ref<HTMLElement | null>(null)
 const size = useSize(box)
 const MARGINS = { left: 46, right: 64, top: 14, bottom: 34 }
-const TALLEST = 400
+const TALLEST = 340
 const mm = computed(() => ({ width: props.cut.width_mm, height: props.cut.height_mm }))
 const height = computed(() => heightFor(mm.value, size.width, MARGINS, TALLEST))
 const frame = computed(() => fit(mm.value, { width: size.width, height: height.value }, MARGINS))
@@ -39,7 +39,7 @@ const looks = computed(() => {
 const half = computed(() => props.cut.mold_width_mm / 2)
 const step = computed(() => rulerStep(frame.value.scale))
 const across = computed(() => marks(0, props.cut.mold_width_mm, step.value))
-const upright = computed(() => marks(0, props.cut.height_mm, Math.min(step.value, 10)))
+const upright = computed(() => marks(0, props.cut.height_mm, rulerStep(frame.value.scale, 18)))
 const grid = computed(() => ({
   x: marks(-props.cut.width_mm / 2 - 8, props.cut.width_mm / 2 + 8, 10),
   y: marks(0, props.cut.height_mm + 6, 10),
@@ -171,10 +171,6 @@ const order = computed(() => [
 </template>
 
 <style scoped>
-.cut {
-  overflow: hidden;
-}
-
 svg {
   display: block;
 }

@@ -135,7 +135,7 @@ function rename() {
       <span>From the top down</span><span>height</span>
     </p>
     <p v-else class="hint">
-      An empty ring. Lay in a base first, then a heart, then fill the rest with mousse.
+      An empty mold. Lay in a base first, then a heart, then fill the rest with mousse.
     </p>
     <PartList
       :rows="rows"
@@ -197,11 +197,15 @@ function rename() {
 }
 
 .title :deep(.ant-select-selector) {
+  height: auto !important;
   padding-left: 0 !important;
 }
 
 .title :deep(.ant-select-selection-item) {
-  font: 700 25px/34px var(--face-display);
+  font: 700 25px/1.15 var(--face-display);
+  overflow-wrap: anywhere;
+  padding-block: 3px;
+  white-space: normal;
 }
 
 .heads {

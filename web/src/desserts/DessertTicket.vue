@@ -56,20 +56,22 @@ function show(finding: Finding) {
             <button type="button" class="name" @click="emit('choose', part)">
               {{ part.name }}
             </button>
-            <span class="quiet measure">{{ (UNIT[part.unit] ?? String)(part.measure) }}</span>
           </th>
+          <td class="quiet measure">{{ (UNIT[part.unit] ?? String)(part.measure) }}</td>
           <td>
             <WorkedFigure :working="part.make" />
           </td>
         </tr>
       </tbody>
-      <tfoot>
+      <tfoot v-if="solved.parts.length">
         <tr>
-          <th scope="row">Finished weight<span class="quiet measure">one</span></th>
+          <th scope="row">Finished weight</th>
+          <td class="quiet measure">one</td>
           <td><WorkedFigure :working="solved.finished" /></td>
         </tr>
         <tr v-if="solved.finished_all_g !== null && solved.count > 1" class="all">
           <th scope="row">All {{ solved.count }}</th>
+          <td></td>
           <td>
             <strong>{{ figure(solved.finished_all_g, 0) }}</strong> <span class="quiet">g</span>
           </td>
@@ -143,7 +145,7 @@ tr.chosen th {
 th {
   font-weight: 400;
   line-height: 1.25;
-  padding: 6px 6px 6px 0;
+  padding: 5px 6px 5px 0;
   text-align: left;
 }
 
@@ -164,17 +166,17 @@ tfoot tr.all {
   text-align: left;
 }
 
-.measure {
-  display: block;
-  font-weight: 400;
-}
-
 td {
   font-size: 17px;
+  padding: 5px 0;
   text-align: right;
-  vertical-align: top;
+  vertical-align: baseline;
   white-space: nowrap;
-  padding: 6px 0;
+}
+
+td.measure {
+  font-size: 13px;
+  padding-right: 10px;
 }
 
 dl {

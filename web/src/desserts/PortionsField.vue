@@ -44,7 +44,7 @@ const emit = defineEmits<{ change: [portions: Portions] }>()
         "
       />
     </template>
-    <p class="each">
+    <p v-if="solved.parts.length" class="each">
       <WorkedFigure :working="solved.portion" />
       <span class="quiet each-word">{{ solved.portions === 1 ? 'the portion' : 'each' }}</span>
     </p>

@@ -163,7 +163,7 @@ function walk(by: 1 | -1) {
   left: 0;
   position: absolute;
   right: 0;
-  top: 38px;
+  top: 42px;
   z-index: 5;
 }
 
