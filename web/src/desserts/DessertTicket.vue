@@ -206,6 +206,28 @@ dd {
   margin-top: 14px;
 }
 
+@media (max-width: 1100px) {
+  tr {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    padding: 5px 0;
+  }
+
+  th,
+  td {
+    padding-block: 0;
+  }
+
+  td.measure {
+    grid-area: 2 / 1;
+    text-align: left;
+  }
+
+  td:empty {
+    display: none;
+  }
+}
+
 .clear {
   color: var(--muted);
   font-size: 14px;

@@ -244,6 +244,25 @@ th.grams,
   min-width: 28px;
 }
 
+@media (max-width: 1100px) {
+  td,
+  th {
+    padding-inline: 4px;
+  }
+
+  .grams {
+    width: 88px;
+  }
+
+  .percent {
+    width: 84px;
+  }
+
+  .air {
+    width: 84px;
+  }
+}
+
 tfoot tr {
   border-top: 2px solid var(--leaf-strong);
 }

@@ -209,6 +209,24 @@ header {
   width: 128px;
 }
 
+@media (max-width: 1100px) {
+  header {
+    gap: 8px;
+  }
+
+  .name {
+    flex-basis: 150px;
+  }
+
+  .name :deep(input) {
+    font-size: 17px;
+  }
+
+  .choice {
+    width: 104px;
+  }
+}
+
 .middle {
   grid-column: 2 / -1;
 }
