@@ -19,6 +19,18 @@ def open_formula(page: Page, site: str, name: str) -> None:
     expect(page.get_by_label("Formula", exact=True)).to_have_value(name)
 
 
+def test_a_dessert_is_put_away_and_brought_back(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    page.get_by_role("button", name="More for Reedbed").click()
+    page.get_by_role("menuitem", name="Make a copy").click()
+    page.get_by_role("button", name="More for Reedbed (copy)").click()
+    page.get_by_role("menuitem", name="Archive", exact=True).click()
+    page.get_by_role("button", name="More for Reedbed", exact=True).click()
+    page.get_by_role("menuitem", name="What was archived").click()
+    page.get_by_role("button", name="Put back").click()
+    expect(page.get_by_text("Nothing was put away.")).to_be_visible()
+
+
 class TestFormulas:
     def test_lines_are_typed_and_grams_walked_from_the_keyboard_alone(
         self, page: Page, demo: str
@@ -85,7 +97,7 @@ class TestFormulas:
     def test_a_formula_in_use_is_not_archived(self, page: Page, demo: str) -> None:
         open_formula(page, demo, "Amber glaze")
         page.get_by_role("button", name="More for Amber glaze").click()
-        page.get_by_role("menuitem", name="Archive").click()
+        page.get_by_role("menuitem", name="Archive", exact=True).click()
         expect(page.get_by_role("alert")).to_contain_text("used in Reedbed")
 
     def test_who_changed_what_is_on_record(self, page: Page, demo: str) -> None:
@@ -126,7 +138,10 @@ def test_a_mold_of_ones_own_and_what_runs_over(page: Page, demo: str) -> None:
     expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text("at most 100 mm")
     enter(page, "Corner radius", "10")
     # 300 x 200 x 45 less 0.8584 x 100 x 45 = 2696 ml.
-    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text("2\u202f696 ml")
+    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text("2\u202f696")
+    page.get_by_title("How Holds comes about").click()
+    expect(page.get_by_role("dialog")).to_contain_text("(300 × 200 − (4 − π) × 10²) × 45 / 1 000")
+    page.keyboard.press("Escape")
     enter(page, "Pour in", "3000")
     expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text(
         "overflows the mold by 303."

@@ -98,7 +98,7 @@ class TestRules:
         answer = solved(entremet(), 3)
         one = sum(part.mass.value for part in answer.parts)
         assert answer.finished.value == pytest.approx(one)
-        assert answer.finished_all_g == pytest.approx(3 * one)
+        assert answer.finished_all.value == pytest.approx(3 * one)
         assert answer.height.value == 47
         assert answer.portion.value == pytest.approx(one / 10)
         assert answer.liner.value == pytest.approx(575.49, abs=0.01)

@@ -16,9 +16,11 @@ from fernbell.core.formulas import (
     factor_to_mass,
     factor_to_volume,
     line_working,
+    percent_workings,
     read_formulas,
     refuse_circle,
     sheets,
+    volume_working,
 )
 from fernbell.core.pantry import Ingredient
 from tests.core.kitchen import BOOK
@@ -77,6 +79,20 @@ class TestReadings:
         )
         read = read_formulas(with_formulas(flat), ["flat"])["flat"]
         assert read.density_g_ml == pytest.approx(READ["mousse"].density_g_ml)
+
+
+def test_percentages_and_volume_tell_how_they_come_about() -> None:
+    based = Formula("f", "F", (Line("a", 50, "water"), Line("b", 80, "sugar")), base_line="a")
+    book = with_formulas(based)
+    reading = read_formulas(book, ["f"])["f"]
+    water, sugar = percent_workings(book, reading)
+    assert water.value == 100
+    assert sugar.arithmetic == "100 × 80 / 50 = 160 %"
+    # 130 g in 50 + 50 ml.
+    assert volume_working(reading).value == pytest.approx(100)
+    assert volume_working(READ["riddle"]) is None
+    empty = read_formulas(with_formulas(Formula("f", "F", (Line("a", 0, "water"),))), ["f"])["f"]
+    assert percent_workings(book, empty) == (None,)
 
 
 class TestScaling:

@@ -7,7 +7,16 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from fernbell.core.errors import MoldOverflow, OutOfRange
-from fernbell.core.molds import Frame, Mold, Plan, Ring, clearance, disc
+from fernbell.core.molds import (
+    Frame,
+    Mold,
+    Plan,
+    Ring,
+    clearance,
+    depth_working,
+    disc,
+    mold_workings,
+)
 
 SIZE = st.floats(20, 1000)
 HEIGHT = st.floats(5, 300)
@@ -75,3 +84,20 @@ def test_a_sharp_corner_comes_nearer_to_a_round_wall_than_the_sides_do() -> None
     square = Plan(100, 100)
     assert clearance(square, disc(160)) == pytest.approx(80 - 50 * math.sqrt(2))
     assert clearance(square, Plan(160, 160)) == pytest.approx(30)
+
+
+@given(molds())
+def test_the_workings_of_a_mold_are_its_figures(mold: Mold) -> None:
+    capacity, edge, surface, wall = mold_workings(mold)
+    assert capacity.value == mold.capacity_ml
+    assert edge.value == mold.perimeter_mm
+    assert surface.value * mold.height_mm / 10 == pytest.approx(capacity.value)
+    assert wall.value == pytest.approx(edge.value * mold.height_mm / 100)
+    assert depth_working(mold, capacity.value / 2).value == pytest.approx(mold.height_mm / 2)
+
+
+def test_the_workings_of_a_mold_can_be_followed_by_hand() -> None:
+    frame = mold_workings(Frame(160, 160, 45, 12))
+    assert frame[0].arithmetic == "(160 × 160 − (4 − π) × 12²) × 45 / 1 000 = 1 146 ml"
+    assert frame[1].arithmetic == "2 × (160 + 160) − (8 − 2π) × 12 = 619.4 mm"
+    assert mold_workings(Ring(180, 45))[3].arithmetic == "(π × 180) × 45 / 100 = 254.5 cm²"

@@ -111,7 +111,7 @@ def test_a_formula_is_scaled_to_a_mass_or_a_volume_and_not_to_both(shelves: Shel
 
 def test_a_mold_refuses_more_than_its_brim_and_says_what_runs_over(shelves: Shelves) -> None:
     path = f"/api/molds/{shelves.mold['id']}/fill"
-    assert post(shelves.client, path, {"volume_ml": 900}).json()["depth_mm"] == pytest.approx(
+    assert post(shelves.client, path, {"volume_ml": 900}).json()["value"] == pytest.approx(
         35.37, abs=0.01
     )
     answer = post(shelves.client, path, {"volume_ml": 1200})

@@ -85,23 +85,27 @@ def _made(name: str, mass: Working | None, count: int) -> Working | None:
     return workings.made_for(name, mass, count, mass.value * count) if mass else None
 
 
+def _by_volume(
+    key: tuple[str, str | None],
+    name: str,
+    reading: FormulaReading,
+    measure: tuple[str, float, str],
+    volume: Working,
+    count: int,
+) -> PartResult:
+    """A part whose mass is its volume times its density; `measure` is rule, value for all, unit."""
+    mass = _mass(name, volume, reading)
+    make = _made(name, mass, count)
+    (part, layer), (rule, value, unit) = key, measure
+    return PartResult(part, layer, name, reading.formula.key, rule, value, unit, volume, mass, make)
+
+
 def _block(block: Block, reading: FormulaReading, count: int) -> PartResult:
     name = block.name or reading.formula.name
     volume_ml = block.volume_between(block.low_mm, block.high_mm)
     volume = workings.block_volume(name, block.plan, block.height_mm, volume_ml)
-    mass = _mass(name, volume, reading)
-    return PartResult(
-        part=block.part,
-        layer=block.layer,
-        name=name,
-        formula=block.formula,
-        rule="by volume",
-        measure=volume_ml * count,
-        unit="ml",
-        volume=volume,
-        mass=mass,
-        make=_made(name, mass, count),
-    )
+    measure = ("by volume", volume_ml * count, "ml")
+    return _by_volume((block.part, block.layer), name, reading, measure, volume, count)
 
 
 def _fill(
@@ -184,19 +188,8 @@ def _band(dessert: Dessert, band: Band, reading: FormulaReading, count: int) -> 
     length = perimeter + band.overlap_mm
     volume_ml = length * band.height_mm * band.thickness_mm / MM3_PER_ML
     volume = workings.band_volume(band, name, perimeter, length, volume_ml)
-    mass = _mass(name, volume, reading)
-    return PartResult(
-        part=band.key,
-        layer=None,
-        name=name,
-        formula=band.formula,
-        rule="by edge",
-        measure=length * count,
-        unit="mm",
-        volume=volume,
-        mass=mass,
-        make=_made(name, mass, count),
-    )
+    measure = ("by edge", length * count, "mm")
+    return _by_volume((band.key, None), name, reading, measure, volume, count)
 
 
 def _garnish(dessert: Dessert, garnish: Garnish, reading: FormulaReading, count: int) -> PartResult:

@@ -9,7 +9,13 @@ from fernbell.core.desserts.layout import Layout, lay_out
 from fernbell.core.desserts.measure import PartResult, Pour, measure_parts
 from fernbell.core.desserts.parts import Dessert, Insert
 from fernbell.core.desserts.practice import LINER_OVERLAP
-from fernbell.core.desserts.workings import exposed_surface, liner_strip, portion_mass, total
+from fernbell.core.desserts.workings import (
+    all_of_them,
+    exposed_surface,
+    liner_strip,
+    portion_mass,
+    total,
+)
 from fernbell.core.errors import check_range
 from fernbell.core.findings import Finding
 from fernbell.core.formulas import Book, Demand, Sheet, read_formulas, sheets
@@ -27,7 +33,7 @@ class Solved:
     count: int
     parts: tuple[PartResult, ...]
     finished: Working | None
-    finished_all_g: float | None
+    finished_all: Working | None
     height: Working
     surface: Working
     liner: Working
@@ -68,7 +74,7 @@ def solve(dessert: Dessert, book: Book, count: int = 1) -> tuple[Solved, tuple[S
         count=count,
         parts=_from_the_top(dessert, parts),
         finished=finished,
-        finished_all_g=finished.value * count if finished else None,
+        finished_all=all_of_them(finished, count) if finished else None,
         height=_height(layout),
         surface=exposed_surface(plan, top, False, surface),
         liner=liner_strip(plan.perimeter_mm, LINER_OVERLAP.value, strip),

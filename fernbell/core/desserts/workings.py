@@ -3,7 +3,7 @@
 import math
 
 from fernbell.core.desserts.parts import Band, Coat, Garnish
-from fernbell.core.molds import Plan
+from fernbell.core.molds import Plan, area_arithmetic, plan_given
 from fernbell.core.working import (
     COMMON_PRACTICE,
     GEOMETRY,
@@ -12,24 +12,6 @@ from fernbell.core.working import (
     Working,
     figure_text,
 )
-
-
-def area_arithmetic(plan: Plan) -> str:
-    """Area of a plan written out, in mm².
-
-    Args:
-        plan: the shape seen from above [mm].
-    Returns:
-        arithmetic without its result [text].
-    Source:
-        geometry, exact.
-    """
-    length, width = figure_text(plan.length_mm), figure_text(plan.width_mm)
-    if plan.is_round:
-        return f"π/4 × {length}²"
-    if plan.corner_radius_mm == 0:
-        return f"{length} × {width}"
-    return f"({length} × {width} − (4 − π) × {figure_text(plan.corner_radius_mm)}²)"
 
 
 def block_volume(name: str, plan: Plan, height_mm: float, volume_ml: float) -> Working:
@@ -45,20 +27,11 @@ def block_volume(name: str, plan: Plan, height_mm: float, volume_ml: float) -> W
     Source:
         geometry, exact.
     """
-    sides = (
-        (Given("across", plan.length_mm, "mm"),)
-        if plan.is_round
-        else (
-            Given("length", plan.length_mm, "mm"),
-            Given("width", plan.width_mm, "mm"),
-            Given("corner radius", plan.corner_radius_mm, "mm"),
-        )
-    )
     return Working(
         figure=f"Volume of {name}",
         value=volume_ml,
         unit="ml",
-        given=(*sides, Given("thickness", height_mm, "mm")),
+        given=(*plan_given(plan), Given("thickness", height_mm, "mm")),
         rule="volume = area × thickness",
         arithmetic=f"{area_arithmetic(plan)} × {figure_text(height_mm)} / 1 000 = "
         f"{figure_text(volume_ml)} ml",
@@ -394,4 +367,28 @@ def liner_strip(perimeter_mm: float, overlap_mm: float, length_mm: float) -> Wor
         arithmetic=f"{figure_text(perimeter_mm)} + {figure_text(overlap_mm)} = "
         f"{figure_text(length_mm)} mm",
         source=GEOMETRY + "; the overlap is common practice",
+    )
+
+
+def all_of_them(finished: Working, count: int) -> Working:
+    """Working of the weight of all desserts together.
+
+    Args:
+        finished: working of one's finished weight [g].
+        count: how many desserts [1].
+    Returns:
+        the working [g].
+    Source:
+        mass balance.
+    """
+    value = finished.value * count
+    return Working(
+        figure=f"All {count} desserts",
+        value=value,
+        unit="g",
+        given=(Given("finished weight", finished.value, "g"), Given("desserts", count, "")),
+        rule="finished weight × desserts",
+        arithmetic=f"{figure_text(finished.value)} × {count} = {figure_text(value)} g",
+        source=MASS_BALANCE,
+        steps=(finished,),
     )

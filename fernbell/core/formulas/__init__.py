@@ -8,7 +8,9 @@ from fernbell.core.formulas.readings import (
     factor_to_mass,
     factor_to_volume,
     finished_share,
+    percent_workings,
     read_formulas,
+    volume_working,
 )
 from fernbell.core.formulas.sheets import (
     Demand,
@@ -38,9 +40,11 @@ __all__ = [
     "fold",
     "line_working",
     "overrun_percent",
+    "percent_workings",
     "read_formulas",
     "refuse_circle",
     "sheet_working",
     "sheets",
+    "volume_working",
     "whipped_density",
 ]

@@ -258,3 +258,70 @@ def _density_working(formula: Formula, body: Body | None, density: float | None)
         f"{figure_text(body.gas_ml)}) = {figure_text(density)} g/ml",
         source=VOLUME_BALANCE,
     )
+
+
+def volume_working(reading: FormulaReading) -> Working | None:
+    """Working of the finished volume; None while the density is unknown.
+
+    V = finished mass / density
+
+    Args:
+        reading: the formula at its own size [FormulaReading].
+    Returns:
+        the working [ml].
+    Source:
+        definition.
+    """
+    density = reading.density_working
+    if density is None:
+        return None
+    volume = reading.finished_g / density.value
+    return Working(
+        figure=f"Volume of {reading.formula.name}",
+        value=volume,
+        unit="ml",
+        given=(
+            Given("finished mass", reading.finished_g, "g"),
+            Given("density", density.value, "g/ml"),
+        ),
+        rule="volume = mass / density",
+        arithmetic=f"{figure_text(reading.finished_g)} / {figure_text(density.value)} = "
+        f"{figure_text(volume)} ml",
+        source=MASS_BALANCE,
+        steps=(reading.finished_working, density),
+    )
+
+
+def percent_workings(book: Book, reading: FormulaReading) -> tuple[Working | None, ...]:
+    """Workings of the percentages beside the lines; None where there is nothing to refer to.
+
+    Args:
+        book: where the names of the lines are looked up [Book].
+        reading: the formula at its own size [FormulaReading].
+    Returns:
+        one working a line, shape (n,) [%].
+    Source:
+        definition.
+    """
+    formula = reading.formula
+    base = next((one for one in formula.lines if one.key == formula.base_line), None)
+    base_name = book.line_name(base) if base else "the whole batch"
+    base_g = base.mass_g if base else reading.batch_g
+
+    def working(line: Line, percent: float | None) -> Working | None:
+        if percent is None:
+            return None
+        name = book.line_name(line)
+        return Working(
+            figure=f"{name} on {base_name}",
+            value=percent,
+            unit="%",
+            given=(Given(name, line.mass_g, "g"), Given(base_name, base_g, "g")),
+            rule=f"grams of the line / grams of {base_name}",
+            arithmetic=f"100 × {figure_text(line.mass_g)} / {figure_text(base_g)} = "
+            f"{figure_text(percent)} %",
+            source=MASS_BALANCE,
+        )
+
+    pairs = zip(formula.lines, reading.percents, strict=True)
+    return tuple(working(line, percent) for line, percent in pairs)

@@ -2,5 +2,26 @@
 
 from fernbell.core.molds.plan import Plan, Point, clearance, disc, outline
 from fernbell.core.molds.straight import Frame, Mold, Ring
+from fernbell.core.molds.workings import (
+    area_arithmetic,
+    depth_working,
+    edge_arithmetic,
+    mold_workings,
+    plan_given,
+)
 
-__all__ = ["Frame", "Mold", "Plan", "Point", "Ring", "clearance", "disc", "outline"]
+__all__ = [
+    "Frame",
+    "Mold",
+    "Plan",
+    "Point",
+    "Ring",
+    "area_arithmetic",
+    "clearance",
+    "depth_working",
+    "disc",
+    "edge_arithmetic",
+    "mold_workings",
+    "outline",
+    "plan_given",
+]

@@ -15,9 +15,11 @@ from fernbell.core.formulas import (
     Sheet,
     factor_to_volume,
     line_working,
+    percent_workings,
     read_formulas,
     sheet_working,
     sheets,
+    volume_working,
 )
 from fernbell.core.measures import read_amount
 from fernbell.core.pantry import Ingredient, Piece, mass_of_amount
@@ -82,17 +84,16 @@ def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
 def reading_of(row: models.Formula) -> ReadingOut:
     """What a formula is at its own size."""
     key = str(row.pk)
-    reading = read_formulas(book_for(row.kitchen_id, [key]), [key])[key]
-    density = reading.density_g_ml
+    book = book_for(row.kitchen_id, [key])
+    reading = read_formulas(book, [key])[key]
     return ReadingOut(
         batch_g=reading.batch_g,
         finished_g=reading.finished_g,
-        percents=list(reading.percents),
-        density_g_ml=density,
-        volume_ml=reading.finished_g / density if density else None,
+        percents=list(percent_workings(book, reading)),
         without_density=list(reading.without_density),
-        finished_working=reading.finished_working,
-        density_working=reading.density_working,
+        finished=reading.finished_working,
+        density=reading.density_working,
+        volume=volume_working(reading),
     )
 
 
@@ -159,7 +160,8 @@ def _weighed(member: Member, match: Match) -> Ingredient:
     """What the amount is of; a formula is measured through its density with air."""
     if match.is_formula:
         row = rows(member, models.Formula).get(pk=match.id)
-        return Ingredient(str(row.pk), row.name, reading_of(row).density_g_ml)
+        density = reading_of(row).density
+        return Ingredient(str(row.pk), row.name, density.value if density else None)
     row = rows(member, pantry.Ingredient).get(pk=match.id)
     pieces = tuple(Piece(**one) for one in row.pieces)
     return Ingredient(

@@ -122,12 +122,11 @@ class ReadingOut(Schema):
 
     batch_g: float
     finished_g: float
-    percents: list[float | None]
-    density_g_ml: float | None
-    volume_ml: float | None
+    percents: list[Working | None]
     without_density: list[str]
-    finished_working: Working
-    density_working: Working | None
+    finished: Working
+    density: Working | None
+    volume: Working | None
 
 
 class SheetOut(Schema):

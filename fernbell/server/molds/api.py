@@ -5,14 +5,16 @@ from uuid import UUID
 
 from django.http import HttpRequest
 
+from fernbell.core.molds import depth_working
+from fernbell.core.working import Working
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind, Snapshot
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import Act, require
 from fernbell.server.kitchens.shelf import shelf
-from fernbell.server.molds import assemble
+from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
-from fernbell.server.molds.schemas import FillIn, FillOut, MoldIn, MoldOut
+from fernbell.server.molds.schemas import FillIn, MoldIn, MoldOut
 
 
 def write(member: Member, row: Mold, data: MoldIn) -> None:
@@ -32,8 +34,8 @@ MOLD = Kind("mold", Mold, MoldIn, write, snapshot)
 router = shelf(MOLD, MoldOut, MoldOut)
 
 
-@router.post("/{uuid:row_id}/fill", response=FillOut, operation_id="fill_mold")
-def fill_mold(request: HttpRequest, row_id: UUID, data: FillIn) -> FillOut:
+@router.post("/{uuid:row_id}/fill", response=Working, operation_id="fill_mold")
+def fill_mold(request: HttpRequest, row_id: UUID, data: FillIn) -> Working:
     """How high a volume stands in a mold; nothing is changed."""
     require(request.auth, Act.READ)
-    return assemble.filled(actions.find(request.auth, MOLD, row_id), data.volume_ml)
+    return depth_working(mold_of(actions.find(request.auth, MOLD, row_id)), data.volume_ml)

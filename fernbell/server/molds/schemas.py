@@ -5,7 +5,8 @@ from typing import Annotated, Any, Self
 from ninja import Schema
 from pydantic import Field, TypeAdapter
 
-from fernbell.core.molds import Frame, Ring, outline
+from fernbell.core.molds import Frame, Ring, mold_workings, outline
+from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
 
 Shape = Annotated[Ring | Frame, Field(discriminator="kind")]
@@ -21,22 +22,23 @@ class MoldIn(Entry):
 
 
 class MoldFigures(Schema):
-    """What a mold holds: capacity [ml], edge [mm], open surface and wall [cm²], liner [mm]."""
+    """What a mold holds: capacity, edge, open surface and wall with their workings; its outline."""
 
-    capacity_ml: float
-    perimeter_mm: float
-    free_surface_cm2: float
-    wall_cm2: float
+    capacity: Working
+    perimeter: Working
+    free_surface: Working
+    wall: Working
     outline: list[tuple[float, float]]
 
     @classmethod
     def of(cls, mold: Ring | Frame) -> Self:
         """The figures of a core mold."""
+        capacity, perimeter, surface, wall = mold_workings(mold)
         return cls(
-            capacity_ml=mold.capacity_ml,
-            perimeter_mm=mold.perimeter_mm,
-            free_surface_cm2=mold.free_surface_at(mold.height_mm),
-            wall_cm2=mold.wall_at(mold.height_mm),
+            capacity=capacity,
+            perimeter=perimeter,
+            free_surface=surface,
+            wall=wall,
             outline=list(outline(mold.plan)),
         )
 
@@ -58,11 +60,3 @@ class FillIn(Entry):
     """A volume poured into a mold."""
 
     volume_ml: float
-
-
-class FillOut(Schema):
-    """How high it stands."""
-
-    depth_mm: float
-    free_surface_cm2: float
-    wall_cm2: float

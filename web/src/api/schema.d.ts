@@ -1032,18 +1032,6 @@ export interface components {
             volume_ml: number;
         };
         /**
-         * FillOut
-         * @description How high it stands.
-         */
-        FillOut: {
-            /** Depth Mm */
-            depth_mm: number;
-            /** Free Surface Cm2 */
-            free_surface_cm2: number;
-            /** Wall Cm2 */
-            wall_cm2: number;
-        };
-        /**
          * Finding
          * @description One judgement, with its reason, what to do about it and where the rule comes from.
          *
@@ -1497,22 +1485,18 @@ export interface components {
         };
         /**
          * MoldFigures
-         * @description What a mold holds: capacity [ml], edge [mm], open surface and wall [cm²], liner [mm].
+         * @description What a mold holds: capacity, edge, open surface and wall with their workings; its outline.
          */
         MoldFigures: {
-            /** Capacity Ml */
-            capacity_ml: number;
-            /** Free Surface Cm2 */
-            free_surface_cm2: number;
+            capacity: components["schemas"]["Working"];
+            free_surface: components["schemas"]["Working"];
             /** Outline */
             outline: [
                 number,
                 number
             ][];
-            /** Perimeter Mm */
-            perimeter_mm: number;
-            /** Wall Cm2 */
-            wall_cm2: number;
+            perimeter: components["schemas"]["Working"];
+            wall: components["schemas"]["Working"];
         };
         /**
          * MoldIn
@@ -1700,16 +1684,13 @@ export interface components {
         ReadingOut: {
             /** Batch G */
             batch_g: number;
-            /** Density G Ml */
-            density_g_ml: number | null;
-            density_working: components["schemas"]["Working"] | null;
+            density: components["schemas"]["Working"] | null;
+            finished: components["schemas"]["Working"];
             /** Finished G */
             finished_g: number;
-            finished_working: components["schemas"]["Working"];
             /** Percents */
-            percents: (number | null)[];
-            /** Volume Ml */
-            volume_ml: number | null;
+            percents: (components["schemas"]["Working"] | null)[];
+            volume: components["schemas"]["Working"] | null;
             /** Without Density */
             without_density: string[];
         };
@@ -1920,8 +1901,7 @@ export interface components {
             /** Findings */
             findings: components["schemas"]["Finding"][];
             finished: components["schemas"]["Working"] | null;
-            /** Finished All G */
-            finished_all_g: number | null;
+            finished_all: components["schemas"]["Working"] | null;
             height: components["schemas"]["Working"];
             liner: components["schemas"]["Working"];
             /** Parts */
@@ -3009,7 +2989,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FillOut"];
+                    "application/json": components["schemas"]["Working"];
                 };
             };
         };

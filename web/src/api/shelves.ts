@@ -84,8 +84,16 @@ export function useWrites<K extends Kind>(kind: K) {
   const client = useQueryClient()
   const ask = requests(kind)
   type Full = Kinds[K]['full'] & { id: string }
+  /** Off the shelf at once, so that nothing leads back to it while the lists are read anew. */
+  const dropFromLists = (id: string) => {
+    client.setQueriesData<{ items: { id: string }[]; total: number }>(
+      { queryKey: [kind, 'list'] },
+      (page) => page && { ...page, items: page.items.filter((one) => one.id !== id) },
+    )
+  }
   const settle = (row: Full) => {
     client.setQueryData([kind, 'one', row.id], row)
+    if (row.archived) dropFromLists(row.id)
     void client.invalidateQueries({ queryKey: [kind, 'list'] })
     void client.invalidateQueries({ queryKey: [kind, 'history', row.id] })
     void client.invalidateQueries({ queryKey: ['worked out'] })

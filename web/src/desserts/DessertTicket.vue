@@ -69,11 +69,11 @@ function show(finding: Finding) {
           <td class="quiet measure">one</td>
           <td><WorkedFigure :working="solved.finished" /></td>
         </tr>
-        <tr v-if="solved.finished_all_g !== null && solved.count > 1" class="all">
+        <tr v-if="solved.finished_all && solved.count > 1" class="all">
           <th scope="row">All {{ solved.count }}</th>
           <td></td>
           <td>
-            <strong>{{ figure(solved.finished_all_g, 0) }}</strong> <span class="quiet">g</span>
+            <WorkedFigure :working="solved.finished_all" />
           </td>
         </tr>
       </tfoot>
@@ -216,6 +216,14 @@ dd {
   th,
   td {
     padding-block: 0;
+  }
+
+  tr.chosen {
+    padding-left: 8px;
+  }
+
+  tr.chosen th {
+    padding-left: 0;
   }
 
   td.measure {

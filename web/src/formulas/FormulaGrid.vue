@@ -5,6 +5,7 @@ import { computed, nextTick, ref } from 'vue'
 import type { FormulaEntry, Reading } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
 import TypedLine, { type TypedResult } from './TypedLine.vue'
 import type { LineEntry } from './useFormula'
 
@@ -103,15 +104,23 @@ function down(at: number) {
             </p>
           </td>
           <td class="percent">
+            <WorkedFigure
+              v-if="reading?.percents[i]"
+              :working="reading.percents[i] ?? null"
+              :text="`${figure(reading.percents[i]?.value ?? 0, 1)} %`"
+              unit=""
+            />
+            <template v-else>–</template>
             <button
               type="button"
               class="mark"
               :disabled="disabled"
               :aria-pressed="entry.base_line === line.key"
               :title="`Count percentages on ${nameOf(line)}`"
+              :aria-label="`Count percentages on ${nameOf(line)}`"
               @click="base(line.key)"
             >
-              {{ reading?.percents[i] == null ? '–' : `${figure(reading.percents[i] ?? 0, 1)} %` }}
+              {{ entry.base_line === line.key ? '●' : '○' }}
             </button>
           </td>
           <td class="air">
@@ -224,9 +233,9 @@ th.grams,
 .mark {
   background: none;
   border: 0;
-  border-bottom: 1px dotted var(--leaf-strong);
+  color: var(--bronze-text);
   cursor: pointer;
-  padding: 0;
+  padding: 0 0 0 6px;
 }
 
 .air {

@@ -3,7 +3,6 @@
 import { ref, watch } from 'vue'
 
 import type { Formula, FormulaEntry, Reading } from '../api/types'
-import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import SheetCard from '../kit/SheetCard.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
@@ -45,15 +44,12 @@ function lose(field: keyof Losses, value: number) {
     <h2>What it is</h2>
     <dl v-if="reading">
       <dt>Arrives</dt>
-      <dd><WorkedFigure :working="reading.finished_working" /></dd>
+      <dd><WorkedFigure :working="reading.finished" /></dd>
       <dt>Density with its air</dt>
-      <dd><WorkedFigure :working="reading.density_working" /></dd>
+      <dd><WorkedFigure :working="reading.density" /></dd>
       <dt>Volume</dt>
       <dd>
-        <template v-if="reading.volume_ml !== null">
-          <strong>{{ figure(reading.volume_ml, 0) }}</strong> <span class="quiet">ml</span>
-        </template>
-        <template v-else>–</template>
+        <WorkedFigure :working="reading.volume" />
       </dd>
     </dl>
     <p v-if="reading?.without_density.length" class="lacking">

@@ -9,11 +9,13 @@ import { type Kind, useWrites } from '../api/shelves'
 import { useSession } from '../shell/session'
 
 const HistoryDialog = defineAsyncComponent(() => import('./HistoryDialog.vue'))
+const ArchivedDialog = defineAsyncComponent(() => import('./ArchivedDialog.vue'))
 const props = defineProps<{ kind: Kind; id: string; name: string; room: string }>()
 const router = useRouter()
 const { mayWrite, isChef } = useSession()
 const { copy, archive } = useWrites(props.kind)
 const historyOpen = ref(false)
+const archivedOpen = ref(false)
 const refusal = ref('')
 
 async function duplicate() {
@@ -45,10 +47,14 @@ async function putAway() {
         <MenuItem v-if="mayWrite" key="copy" @click="duplicate">Make a copy</MenuItem>
         <MenuItem key="history" @click="historyOpen = true">Who changed what</MenuItem>
         <MenuItem v-if="isChef" key="archive" @click="putAway">Archive</MenuItem>
+        <MenuItem v-if="isChef" key="archived" @click="archivedOpen = true"
+          >What was archived</MenuItem
+        >
       </Menu>
     </template>
   </Dropdown>
   <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
+  <ArchivedDialog v-if="archivedOpen" :kind="kind" @close="archivedOpen = false" />
   <HistoryDialog
     v-if="historyOpen"
     :id="id"

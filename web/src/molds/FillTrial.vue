@@ -4,15 +4,17 @@ import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 
 import { api, take } from '../api/client'
+import type { Working } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
 
 const props = defineProps<{ id: string }>()
 const volume = ref<number | null>(null)
 const filled = useQuery({
   queryKey: ['worked out', 'filled', () => props.id, volume],
   queryFn: () =>
-    take(
+    take<Working>(
       api.POST('/api/molds/{row_id}/fill', {
         params: { path: { row_id: props.id } },
         body: { volume_ml: volume.value ?? 0 },
@@ -34,7 +36,8 @@ const filled = useQuery({
       @commit="(v) => (volume = v)"
     />
     <p v-if="volume !== null && filled.data.value">
-      stands <strong>{{ figure(filled.data.value.depth_mm, 1) }} mm</strong> high
+      stands
+      <WorkedFigure :working="filled.data.value" :text="figure(filled.data.value.value, 1)" /> high
     </p>
   </div>
 </template>

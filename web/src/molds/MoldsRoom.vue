@@ -13,6 +13,7 @@ import RowList from '../kit/RowList.vue'
 import RowMenu from '../kit/RowMenu.vue'
 import SaveNotice from '../kit/SaveNotice.vue'
 import TextField from '../kit/TextField.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useSession } from '../shell/session'
 import FillTrial from './FillTrial.vue'
 import MoldOutline from './MoldOutline.vue'
@@ -116,7 +117,7 @@ function rename() {
         >
           <MoldOutline :outline="row.figures.outline" :reach="reach" />
           <strong>{{ row.name }}</strong>
-          <span class="quiet">{{ figure(row.figures.capacity_ml, 0) }} ml</span>
+          <span class="quiet">{{ figure(row.figures.capacity.value, 0) }} ml</span>
         </RouterLink>
       </div>
       <EmptyState
@@ -158,14 +159,13 @@ function rename() {
           />
         </div>
         <dl v-if="figures">
-          <dt>Holds</dt>
-          <dd>{{ figure(figures.capacity_ml, 0) }} ml</dd>
-          <dt>Edge all round</dt>
-          <dd>{{ figure(figures.perimeter_mm, 0) }} mm</dd>
-          <dt>Open surface</dt>
-          <dd>{{ figure(figures.free_surface_cm2, 0) }} cm²</dd>
-          <dt>Wall</dt>
-          <dd>{{ figure(figures.wall_cm2, 0) }} cm²</dd>
+          <template
+            v-for="one in [figures.capacity, figures.perimeter, figures.free_surface, figures.wall]"
+            :key="one.figure"
+          >
+            <dt>{{ one.figure }}</dt>
+            <dd><WorkedFigure :working="one" /></dd>
+          </template>
         </dl>
         <FillTrial :id="props.id" :key="`${props.id}/${mold.row.value?.revision}`" />
       </section>
