@@ -49,6 +49,30 @@ def test_another_count_is_worked_out_without_saving_it(demo: Client) -> None:
     assert demo.get(reedbed(demo)).json()["count"] == 6
 
 
+def test_a_what_if_is_worked_out_as_if_it_were_saved(demo: Client) -> None:
+    row = demo.get(reedbed(demo)).json()
+    entry = {key: row[key] for key in ("name", "mold", "parts", "portions", "count")}
+    told = post(demo, "/api/desserts/what-if", entry).json()
+    assert told == demo.get(f"{reedbed(demo)}/solved").json()
+    entry["parts"][4]["height_mm"] = 12
+    thicker = post(demo, "/api/desserts/what-if", entry).json()
+    sponge = next(one for one in thicker["parts"] if one["name"] == "Brown-butter sponge")
+    assert sponge["volume"]["value"] == pytest.approx(319.09, abs=0.01)  # pi/4 x 18.4² x 1.2
+    assert demo.get(reedbed(demo)).json()["parts"][4]["height_mm"] == 9
+    entry["parts"][4]["height_mm"] = -1
+    refused = post(demo, "/api/desserts/what-if", entry).json()
+    assert refused["errors"][0]["field"] == "parts.4.height_mm"
+
+
+def test_queries_of_a_what_if_are_fixed(
+    demo: Client, django_assert_num_queries: DjangoAssertNumQueries
+) -> None:
+    row = demo.get(reedbed(demo)).json()
+    entry = {key: row[key] for key in ("name", "mold", "parts", "portions", "count")}
+    with django_assert_num_queries(5):
+        post(demo, "/api/desserts/what-if", entry)
+
+
 QUERIES = {
     # Session, user, member, then the row's own.
     "": 4,

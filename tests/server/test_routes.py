@@ -23,7 +23,7 @@ FOR_VISITORS = {
     "/api/session/first-chef",
     "/api/session/kitchen",
 }
-READING = {"read_line", "fill_mold", "propose_part", "refit_dessert"}
+READING = {"what_if", "read_line", "fill_mold", "propose_part", "refit_dessert"}
 
 
 def body_for(operation: str, shelves: Shelves) -> object:
@@ -34,6 +34,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
     if operation.startswith("change_") and kind in PATHS:
         return {"revision": 1, "data": entry_of(kind, shelves.row(kind))}
     return {
+        "what_if": entry_of("dessert", shelves.dessert),
         "read_line": {"text": "10 g cream"},
         "fill_mold": {"volume_ml": 10},
         "propose_part": {"rule": "base", "key": "k", "formula": shelves.formula["id"]},

@@ -37,9 +37,7 @@ Count = Annotated[int | None, Query(ge=1, le=5000)]
 
 def write(member: Member, row: Dessert, data: DessertIn) -> None:
     """Put an entry on a row; refuse molds and formulas that are not on the shelves."""
-    mold = rows(member, Mold).filter(pk=data.mold, archived_at=None).first()
-    if mold is None:
-        raise Invalid.field("mold", "This mold is not on your shelf.")
+    mold = _on_shelf(member, data.mold)
     used = _known(member, data.parts)
     # Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
     portions = data.portions or portions_for(mold_of(mold))
@@ -51,9 +49,16 @@ def write(member: Member, row: Dessert, data: DessertIn) -> None:
     row.formulas.set(used)
 
 
+def _on_shelf(member: Member, mold_id: UUID) -> Mold:
+    mold = rows(member, Mold).filter(pk=mold_id, archived_at=None).first()
+    if mold is None:
+        raise Invalid.field("mold", "This mold is not on your shelf.")
+    return mold
+
+
 def _known(member: Member, parts: list[Any]) -> set[UUID]:
     named = list(assemble.formulas_of(parts))
-    wanted = {_uuid(key) for _, key in named} - {None}
+    wanted = {UUID(key) for _, key in named if assemble.is_uuid(key)}
     on_shelf = set(
         rows(member, Formula).filter(pk__in=wanted, archived_at=None).values_list("pk", flat=True)
     )
@@ -61,18 +66,11 @@ def _known(member: Member, parts: list[Any]) -> set[UUID]:
     errors = [
         {"field": f"parts.{place}.formula", "message": message}
         for place, key in named
-        if _uuid(key) not in on_shelf
+        if not (assemble.is_uuid(key) and UUID(key) in on_shelf)
     ]
     if errors:
         raise Invalid(message, errors)
     return on_shelf
-
-
-def _uuid(key: str) -> UUID | None:
-    try:
-        return UUID(key)
-    except ValueError:
-        return None
 
 
 def snapshot(row: Row) -> Snapshot:
@@ -92,6 +90,14 @@ def _dessert(request: HttpRequest, row_id: UUID) -> Dessert:
     if row is None:
         raise NotThere(f"There is no dessert {row_id} here.")
     return row
+
+
+@router.post("/what-if", response=Solved, operation_id="what_if")
+def what_if(request: HttpRequest, data: DessertIn) -> HttpResponse:
+    """What an entry would take, its findings and its cut; nothing is saved."""
+    require(request.auth, Act.READ)
+    answer = assemble.what_if(request.auth, data, mold_of(_on_shelf(request.auth, data.mold)))
+    return HttpResponse(assemble.as_json(answer), content_type="application/json")
 
 
 @router.get("/{uuid:row_id}/solved", response=Solved, operation_id="solve_dessert")
@@ -120,9 +126,6 @@ def proposed(request: HttpRequest, row_id: UUID, data: ProposeIn) -> Any:
 @router.post("/{uuid:row_id}/refit", response=Refitted, operation_id="refit_dessert")
 def refitted(request: HttpRequest, row_id: UUID, data: RefitIn) -> Any:
     """The dessert in another mold, its gaps kept; nothing is changed."""
-    row = _dessert(request, row_id)
-    mold = rows(request.auth, Mold).filter(pk=data.mold, archived_at=None).first()
-    if mold is None:
-        raise Invalid.field("mold", "This mold is not on your shelf.")
+    row, mold = _dessert(request, row_id), _on_shelf(request.auth, data.mold)
     fitted = refit(assemble.dessert_of(row), mold_of(mold))
     return {"mold": mold.pk, "parts": list(fitted.parts), "portions": fitted.portions}

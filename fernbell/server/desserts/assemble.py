@@ -2,13 +2,15 @@
 
 from collections.abc import Iterator, Sequence
 from typing import Any
+from uuid import UUID
 
-from fernbell.core.desserts import Dessert, Insert, Solved, solve
+from fernbell.core.desserts import Dessert, Insert, Solved, portions_for, solve
 from fernbell.core.formulas import Sheet
 from fernbell.core.molds import Frame, Ring
 from fernbell.server.desserts import models
-from fernbell.server.desserts.schemas import PARTS, PORTIONS, SOLVED
+from fernbell.server.desserts.schemas import PARTS, PORTIONS, SOLVED, DessertIn
 from fernbell.server.formulas.assemble import book_for
+from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.assemble import mold_of
 
 
@@ -34,6 +36,23 @@ def solved(row: models.Dessert, count: int) -> tuple[Solved, tuple[Sheet, ...]]:
     dessert = dessert_of(row)
     book = book_for(row.kitchen_id, {key for _, key in formulas_of(dessert.parts)})
     return solve(dessert, book, count)
+
+
+def what_if(member: Member, entry: DessertIn, mold: Ring | Frame) -> Solved:
+    """A dessert as it would be, not saved. One query beside the mold's."""
+    parts, portions = tuple(entry.parts), entry.portions or portions_for(mold)
+    dessert = Dessert(entry.name, mold, parts, portions)
+    wanted = [key for _, key in formulas_of(parts) if is_uuid(key)]
+    return solve(dessert, book_for(member.kitchen_id, wanted), entry.count)[0]
+
+
+def is_uuid(key: str) -> bool:
+    """Whether a key can be a row's."""
+    try:
+        UUID(key)
+    except ValueError:
+        return False
+    return True
 
 
 def as_json(answer: Solved) -> bytes:

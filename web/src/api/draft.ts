@@ -20,6 +20,8 @@ export function useDraft<K extends Kind>(
   /** The row the draft belongs to, and the edit that goes out with the next save. */
   let shown: string | undefined
   let pending: { id: string; data: Entry } | null = null
+  /** Counts the times somebody else's save came in. */
+  const foreign = ref(0)
 
   function show(saved: Full | undefined) {
     const wanted = id()
@@ -30,6 +32,7 @@ export function useDraft<K extends Kind>(
     }
     if (!saved || saved.id !== wanted) return
     if (shown && (saving.value || problem.value)) return
+    if (shown && revisions.get(saved.id) !== saved.revision) foreign.value += 1
     shown = saved.id
     revisions.set(saved.id, saved.revision)
     draft.value = entryOf(saved)
@@ -42,6 +45,11 @@ export function useDraft<K extends Kind>(
     draft.value = { ...draft.value, ...changed }
     pending = { id: shown, data: draft.value }
     if (!saving.value) await save()
+  }
+
+  /** Show a change without saving it, while a drag is under way. */
+  function preview(changed: Partial<Entry>) {
+    if (draft.value) draft.value = { ...draft.value, ...changed }
   }
 
   async function save() {
@@ -86,7 +94,9 @@ export function useDraft<K extends Kind>(
     draft,
     problem,
     saving,
+    foreign,
     edit,
+    preview,
     reload,
     insist,
   }

@@ -7,6 +7,8 @@ import { type Look, patternId } from '../kit/flavors'
 import { figure } from '../kit/format'
 import TexturePatterns from '../kit/TexturePatterns.vue'
 import { useSize } from '../kit/useSize'
+import CutHandles from './CutHandles.vue'
+import type { Drag, Handle } from './dragging'
 import { fit, heightFor, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
 import { type Chosen, sameChoice } from './parts'
 
@@ -15,8 +17,9 @@ const props = defineProps<{
   chosen: Chosen | null
   lookOf: (formula: string) => Look
   nameOf: (chosen: Chosen) => string
+  handles: Handle[]
 }>()
-const emit = defineEmits<{ choose: [chosen: Chosen] }>()
+const emit = defineEmits<{ choose: [chosen: Chosen]; drag: [drag: Drag, done: boolean] }>()
 
 const box = ref<HTMLElement | null>(null)
 const size = useSize(box)
@@ -69,6 +72,8 @@ const sides = computed(() =>
 )
 const right = computed(() => toX(frame.value, props.cut.width_mm / 2) + 16)
 
+/** The last shape of the selected part: of a fill its main pour. */
+const held = computed(() => props.cut.section.filter(isChosen).at(-1))
 const order = computed(() => [
   ...props.cut.section.filter((shape) => !isChosen(shape)),
   ...props.cut.section.filter(isChosen),
@@ -110,6 +115,14 @@ const order = computed(() => [
         @click="emit('choose', choiceOf(shape))"
         @keydown.enter.prevent="emit('choose', choiceOf(shape))"
         @keydown.space.prevent="emit('choose', choiceOf(shape))"
+      />
+      <CutHandles
+        v-if="held && handles.length"
+        :shape="held"
+        :handles="handles"
+        :frame="frame"
+        :name="nameOf(choiceOf(held))"
+        @drag="(drag, done) => emit('drag', drag, done)"
       />
       <path
         class="board"

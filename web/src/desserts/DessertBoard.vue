@@ -2,20 +2,23 @@
 /** The cut, the view from above with its portions, and the selected part's editor. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 
-import type { FormulaBrief, PartResult, Solved } from '../api/types'
+import type { DessertEntry, FormulaBrief, PartResult, Solved } from '../api/types'
 import { lookOf } from '../kit/flavors'
 import { figure } from '../kit/format'
 import { useWorking } from '../kit/working'
 import CutDrawing from './CutDrawing.vue'
+import { type Drag, dragged, handlesOf } from './dragging'
 import { type Chosen, fieldPath, moldWords, sameChoice, withPart } from './parts'
 import PortionsField from './PortionsField.vue'
 import SaveNotice from '../kit/SaveNotice.vue'
 import TopDrawing from './TopDrawing.vue'
 import type { useDessert } from './useDessert'
+import type { useUndo } from './useUndo'
 
 const PartEditor = defineAsyncComponent(() => import('./PartEditor.vue'))
 const props = defineProps<{
   dessert: ReturnType<typeof useDessert>
+  changes: ReturnType<typeof useUndo>
   solved: Solved | undefined
   formulas: FormulaBrief[]
   chosen: Chosen | null
@@ -48,6 +51,19 @@ const errorAt = computed(() =>
 )
 const layerErrorAt = computed(() => errorsUnder(props.chosen))
 
+/** The draft a drag began with; what is dragged is shown at once and saved at the end. */
+let before: DessertEntry | null = null
+function drag(to: Drag, done: boolean) {
+  before ??= draft.value
+  const from = before?.parts?.find((one) => one.key === props.chosen?.part)
+  if (!before || !from || !props.solved) return
+  const moved = dragged(from, props.chosen?.layer ?? null, to, props.solved.cut.rim_mm)
+  const parts = withPart(before.parts ?? [], moved)
+  if (done) void props.changes.edit({ parts }, before)
+  else props.dessert.preview({ parts })
+  if (done) before = null
+}
+
 const look = (formula: string) => lookOf(props.formulaOf(formula))
 function nameOf(chosen: Chosen): string {
   const found = props.solved?.parts.find((one) => sameChoice(chosen, one))
@@ -68,10 +84,30 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
       @reload="dessert.reload"
       @insist="dessert.insist"
     />
-    <p class="caption quiet">
+    <div class="caption quiet">
       <span v-if="shape">{{ moldWords(shape) }}</span>
+      <span v-if="!disabled" class="steps">
+        <button
+          type="button"
+          class="deed small"
+          :disabled="!changes.canUndo.value"
+          title="Undo (Ctrl Z)"
+          @click="changes.undo"
+        >
+          Undo
+        </button>
+        <button
+          type="button"
+          class="deed small"
+          :disabled="!changes.canRedo.value"
+          title="Redo (Ctrl Shift Z)"
+          @click="changes.redo"
+        >
+          Redo
+        </button>
+      </span>
       <span>{{ drawing?.scale }}</span>
-    </p>
+    </div>
     <template v-if="solved">
       <CutDrawing
         ref="drawing"
@@ -80,6 +116,8 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
         :chosen="chosen"
         :look-of="look"
         :name-of="nameOf"
+        :handles="disabled ? [] : handlesOf(part)"
+        @drag="drag"
         @choose="(one) => emit('choose', one)"
       />
       <div class="under">
@@ -91,7 +129,7 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
             :solved="solved"
             :error-at="(field) => problem?.at(field)"
             :disabled="disabled"
-            @change="(portions) => dessert.edit({ portions })"
+            @change="(portions) => changes.edit({ portions })"
           />
         </div>
         <article v-if="part" class="editor" :aria-label="`Measures of ${result?.name ?? ''}`">
@@ -106,7 +144,7 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
             :error-at="errorAt"
             :layer-error-at="layerErrorAt"
             :disabled="disabled"
-            @change="(one) => dessert.edit({ parts: withPart(draft?.parts ?? [], one) })"
+            @change="(one) => changes.edit({ parts: withPart(draft?.parts ?? [], one) })"
           />
           <div v-if="result" class="working">
             <p>{{ arithmetic(result) }}</p>
@@ -142,7 +180,13 @@ const arithmetic = (one: PartResult) => one.make?.steps?.[0]?.arithmetic ?? one.
   grid-row: 2;
 }
 
+.steps {
+  display: flex;
+  gap: 6px;
+}
+
 .caption {
+  align-items: center;
   display: flex;
   justify-content: space-between;
 }

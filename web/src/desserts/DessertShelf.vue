@@ -22,12 +22,14 @@ import {
   withPart,
 } from './parts'
 import { propose, refit, type useDessert } from './useDessert'
+import type { useUndo } from './useUndo'
 
 const AddPart = defineAsyncComponent(() => import('./AddPart.vue'))
 
 const props = defineProps<{
   id: string
   dessert: ReturnType<typeof useDessert>
+  edit: ReturnType<typeof useUndo>['edit']
   desserts: DessertBrief[]
   formulas: FormulaBrief[]
   rows: PartRow[]
@@ -78,26 +80,26 @@ const add = (rule: Part['rule'], formula: string) =>
       const layer = { key, formula, height_mm: 5, name: '' }
       const part = { ...insert.value, layers: [layer, ...insert.value.layers] }
       adding.value = null
-      await props.dessert.edit({ parts: withPart(parts.value, part) })
+      await props.edit({ parts: withPart(parts.value, part) })
       emit('choose', { part: part.key, layer: key })
       return
     }
     const part = await propose(props.id, rule, key, formula)
     adding.value = null
-    await props.dessert.edit({ parts: withNew(parts.value, part) })
+    await props.edit({ parts: withNew(parts.value, part) })
     emit('choose', { part: key, layer: null })
   })
 
 const changeMold = (mold: string) =>
   guarded(async () => {
     const fitted = await refit(props.id, mold)
-    await props.dessert.edit({ mold, parts: fitted.parts, portions: fitted.portions })
+    await props.edit({ mold, parts: fitted.parts, portions: fitted.portions })
   })
 
 function rename() {
   const name = renaming.value?.trim()
   renaming.value = null
-  if (name && name !== draft.value?.name) void props.dessert.edit({ name })
+  if (name && name !== draft.value?.name) void props.edit({ name })
 }
 </script>
 
@@ -143,8 +145,8 @@ function rename() {
       :formula-of="formulaOf"
       :disabled="disabled"
       @choose="(row) => emit('choose', row)"
-      @move="(row, by) => dessert.edit({ parts: moved(parts, row, by) })"
-      @remove="(row) => dessert.edit({ parts: without(parts, row) })"
+      @move="(row, by) => edit({ parts: moved(parts, row, by) })"
+      @remove="(row) => edit({ parts: without(parts, row) })"
     />
     <div v-if="!disabled" class="adding">
       <button type="button" class="deed dashed" @click="adding = { layerOf: undefined }">

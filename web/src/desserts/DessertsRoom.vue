@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** Compose a dessert: parts on the shelf, the cut on the board, what it takes on the ticket. */
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 
 import { useRows } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
@@ -11,35 +10,36 @@ import DessertShelf from './DessertShelf.vue'
 import DessertTicket from './DessertTicket.vue'
 import { type Chosen, partRows } from './parts'
 import { useDessert, useSolved } from './useDessert'
+import { useUndo } from './useUndo'
 
 const NewDessert = defineAsyncComponent(() => import('./NewDessert.vue'))
 const LAST = 'fernbell.last-dessert'
 
 const props = defineProps<{ id?: string }>()
-const router = useRouter()
 const { mayWrite } = useSession()
 const { rows: desserts, isSuccess } = useRows('desserts')
 const { rows: formulas } = useRows('formulas')
-const dessert = useDessert(() => props.id || undefined)
-const solved = useSolved(() => props.id || undefined)
+const gone = ref<string>()
+/** The dessert asked for; without one the product opens on the dessert last worked on. */
+const id = computed(() => {
+  if (props.id && props.id !== gone.value) return props.id
+  const last = localStorage.getItem(LAST)
+  return (desserts.value.find((one) => one.id === last) ?? desserts.value[0])?.id
+})
+const dessert = useDessert(() => id.value)
+const changes = useUndo(() => id.value, dessert)
+const { solved, error: unsolved } = useSolved(() => dessert.draft.value)
 const chosen = ref<Chosen | null>(null)
 const making = ref(false)
 
-// The product opens on the dessert last worked on.
+watch(dessert.missing, (missing) => missing && (gone.value = props.id))
 watch(
-  [() => props.id, desserts, dessert.missing],
-  () => {
-    if (dessert.missing.value) localStorage.removeItem(LAST)
-    else if (props.id) return localStorage.setItem(LAST, props.id)
-    const last = localStorage.getItem(LAST)
-    const next = desserts.value.find((one) => one.id === last) ?? desserts.value[0]
-    if (next && next.id !== props.id) void router.replace(`/desserts/${next.id}`)
+  id,
+  (now) => {
+    chosen.value = null
+    if (now) localStorage.setItem(LAST, now)
   },
   { immediate: true },
-)
-watch(
-  () => props.id,
-  () => (chosen.value = null),
 )
 
 const rows = computed(() => partRows(dessert.draft.value?.parts ?? []))
@@ -55,11 +55,12 @@ const formulaOf = (id: string) => formulas.value.find((one) => one.id === id)
 </script>
 
 <template>
-  <div v-if="dessert.draft.value && props.id" class="zones">
+  <div v-if="dessert.draft.value && id" class="zones">
     <DessertShelf
-      :id="props.id"
+      :id="id"
       class="zone-shelf"
       :dessert="dessert"
+      :edit="changes.edit"
       :desserts="desserts"
       :formulas="formulas"
       :rows="rows"
@@ -72,7 +73,8 @@ const formulaOf = (id: string) => formulas.value.find((one) => one.id === id)
     <DessertBoard
       class="zone-board"
       :dessert="dessert"
-      :solved="solved.data.value"
+      :changes="changes"
+      :solved="solved"
       :formulas="formulas"
       :chosen="chosen"
       :formula-of="formulaOf"
@@ -81,17 +83,17 @@ const formulaOf = (id: string) => formulas.value.find((one) => one.id === id)
     />
     <div class="zone-ticket">
       <DessertTicket
-        v-if="solved.data.value"
-        :id="props.id"
-        :solved="solved.data.value"
+        v-if="solved"
+        :id="id"
+        :solved="solved"
         :count="dessert.draft.value.count"
         :count-error="dessert.problem.value?.at('count')"
         :chosen="chosen"
         :disabled="!mayWrite"
-        @count="(count) => dessert.edit({ count })"
+        @count="(count) => changes.edit({ count })"
         @choose="choose"
       />
-      <p v-else-if="solved.error.value" class="slip wrong">{{ solved.error.value.message }}</p>
+      <p v-else-if="unsolved" class="slip wrong">{{ unsolved.message }}</p>
     </div>
   </div>
   <EmptyState

@@ -1,7 +1,9 @@
 /** One dessert on the screen, and what the server works out of it. */
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 
-import { api, take } from '../api/client'
+import { shallowRef, watch } from 'vue'
+
+import { api, Problem, take } from '../api/client'
 import { useDraft } from '../api/draft'
 import type { Dessert, DessertEntry, Part, SheetPage, Solved } from '../api/types'
 
@@ -12,17 +14,38 @@ export function entryOf(row: Dessert): DessertEntry {
 
 export const useDessert = (id: () => string | undefined) => useDraft('desserts', id, entryOf)
 
-export function useSolved(id: () => string | undefined) {
-  return useQuery({
-    queryKey: ['worked out', 'dessert', id],
-    queryFn: async () => {
-      const path = { row_id: id() ?? '' }
+/** What the draft takes, saved or not. One question at a time; the last draft wins. */
+export function useSolved(draft: () => DessertEntry | null) {
+  const solved = shallowRef<Solved>()
+  const error = shallowRef<Problem | null>(null)
+  let asking = false
+  let asked: DessertEntry | null = null
+
+  async function ask() {
+    if (asking) return
+    asking = true
+    while (asked !== draft()) {
+      asked = draft()
+      if (asked) await answer(asked)
+      else solved.value = undefined
+    }
+    asking = false
+  }
+
+  async function answer(entry: DessertEntry) {
+    try {
       // openapi-fetch widens points to lists of numbers; they are pairs.
-      return (await take(api.GET('/api/desserts/{row_id}/solved', { params: { path } }))) as Solved
-    },
-    enabled: () => Boolean(id()),
-    placeholderData: keepPreviousData,
-  })
+      const got = (await take(api.POST('/api/desserts/what-if', { body: entry }))) as Solved
+      if (draft()) solved.value = got
+      error.value = null
+    } catch (problem) {
+      if (!(problem instanceof Problem)) throw problem
+      error.value = problem
+    }
+  }
+
+  watch(draft, ask, { immediate: true })
+  return { solved, error }
 }
 
 export function useSheets(id: () => string, count: () => number | undefined) {

@@ -25,21 +25,15 @@ const { mayWrite } = useSession()
 const { rows: formulas, isSuccess } = useRows('formulas')
 const { rows: ingredients } = useRows('ingredients')
 const { create } = useWrites('formulas')
-const id = () => props.id || undefined
+/** The formula asked for, else the first. */
+const id = () => props.id || formulas.value[0]?.id
 const formula = useFormula(id)
 const reading = useReading(id)
+const shown = computed(() => id() ?? '')
 const entry = computed(() => formula.draft.value)
 const errorAt = (field: string) => formula.problem.value?.at(field)
 const name = ref('')
 
-watch(
-  [id, formulas],
-  () => {
-    const first = formulas.value[0]
-    if (!props.id && first) void router.replace(`/formulas/${first.id}`)
-  },
-  { immediate: true },
-)
 watch(
   () => entry.value?.name,
   (now) => (name.value = now ?? ''),
@@ -79,7 +73,7 @@ function rename() {
 <template>
   <div class="zones">
     <RowList
-      :id="props.id"
+      :id="shown"
       class="zone-shelf"
       :items="formulas"
       room="formulas"
@@ -93,7 +87,7 @@ function rename() {
       </template>
       <template #make>Write a formula</template>
     </RowList>
-    <template v-if="entry && props.id">
+    <template v-if="entry && shown">
       <section class="zone-board" aria-label="The formula">
         <SaveNotice
           v-if="formula.problem.value"
@@ -137,7 +131,7 @@ function rename() {
               @change="(flavor) => formula.edit({ flavor: String(flavor) })"
             />
           </label>
-          <RowMenu :id="props.id" kind="formulas" :name="entry.name" room="formulas" />
+          <RowMenu :id="shown" kind="formulas" :name="entry.name" room="formulas" />
         </header>
         <p class="quiet">
           revision {{ formula.row.value?.revision }} · {{ saved }}
@@ -146,7 +140,7 @@ function rename() {
           >
         </p>
         <FormulaGrid
-          :id="props.id"
+          :id="shown"
           :entry="entry"
           :name-of="nameOf"
           :reading="reading.data.value"
@@ -163,7 +157,7 @@ function rename() {
       </section>
       <div class="zone-ticket">
         <FormulaTicket
-          :id="props.id"
+          :id="shown"
           :row="formula.row.value"
           :entry="entry"
           :reading="reading.data.value"

@@ -60,7 +60,7 @@ function enter() {
 </script>
 
 <template>
-  <div class="field">
+  <div class="field" :data-typing="text !== shown()">
     <label :for="id" :class="bare ? 'unseen' : 'eyebrow'">{{ label }}</label>
     <Input
       :id="id"
