@@ -4,7 +4,7 @@ import os
 from typing import Any
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import BrowserContext, Page, Request, expect
 from pytest_django import Settings
 from pytest_django.live_server_helper import LiveServer
 
@@ -51,9 +51,31 @@ def no_errors_on_the_page(transactional_db: None, live_server: LiveServer, page:
     page.set_default_timeout(10_000)
     failures: list[str] = []
     page.on("pageerror", lambda error: failures.append(str(error)))
+    under_way = requests_under_way(page.context)
     yield
-    page.wait_for_load_state("networkidle")
+    settle(page, under_way)
     assert failures == []
+
+
+def requests_under_way(context: BrowserContext) -> set[Request]:
+    """A set that always holds the requests that wait for their answer."""
+    under_way: set[Request] = set()
+    # Playwright takes functions only, not methods of a built-in.
+    context.on("request", lambda request: under_way.add(request))
+    context.on("requestfinished", lambda request: under_way.discard(request))
+    context.on("requestfailed", lambda request: under_way.discard(request))
+    return under_way
+
+
+def settle(page: Page, under_way: set[Request]) -> None:
+    """Wait until nothing has been under way for a moment."""
+    quiet = 0
+    for _ in range(200):
+        page.wait_for_timeout(50)
+        quiet = 0 if under_way else quiet + 1
+        if quiet == 3:
+            return
+    raise AssertionError(f"requests never ended: {[one.url for one in under_way]}")
 
 
 def come_in(page: Page, site: str, name: str = "Ottilie Marsh") -> None:

@@ -121,7 +121,6 @@ const shown = computed(() =>
           :filter-option="search"
           placeholder="Choose a formula, or type a new name"
           class="made-of"
-          aria-label="Made of"
           @search="(typed: string) => typed && (name = typed)"
           @change="choose"
         />

@@ -114,15 +114,15 @@ function rename() {
         @keydown.enter="rename"
         @focusout="rename"
       />
-      <Select
-        v-else
-        class="choose title"
-        :bordered="false"
-        :value="id"
-        :options="dessertOptions"
-        aria-label="Dessert"
-        @change="(to) => router.push(`/desserts/${to}`)"
-      />
+      <label v-else class="choose title">
+        <span class="unseen">Dessert</span>
+        <Select
+          :bordered="false"
+          :value="id"
+          :options="dessertOptions"
+          @change="(to) => router.push(`/desserts/${to}`)"
+        />
+      </label>
       <RowMenu :id="id" kind="desserts" :name="draft.name" room="desserts">
         <MenuItem v-if="!disabled" key="new" @click="emit('make')">Draw a new dessert</MenuItem>
         <MenuItem v-if="!disabled" key="name" @click="renaming = draft.name">Rename</MenuItem>
@@ -168,7 +168,6 @@ function rename() {
         :options="moldOptions"
         :disabled="disabled"
         class="mold"
-        aria-label="Made in"
         @change="(to) => changeMold(String(to))"
       />
       <span class="quiet">Parts keep their gap to the wall.</span>
@@ -196,6 +195,10 @@ function rename() {
 .choose {
   flex: 1 1 90px;
   min-width: 0;
+}
+
+.title :deep(.ant-select) {
+  width: 100%;
 }
 
 .title :deep(.ant-select-selector) {

@@ -275,9 +275,4 @@ th.grams,
 tfoot tr {
   border-top: 2px solid var(--leaf-strong);
 }
-
-.unseen {
-  clip-path: inset(50%);
-  position: absolute;
-}
 </style>

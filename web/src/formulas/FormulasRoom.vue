@@ -116,7 +116,6 @@ function rename() {
               :options="kinds"
               :disabled="!mayWrite"
               placeholder="kind"
-              aria-label="Kind"
               @change="(kind) => formula.edit({ kind: String(kind) })"
             />
           </label>
@@ -127,7 +126,6 @@ function rename() {
               :options="flavors"
               :disabled="!mayWrite"
               placeholder="flavor"
-              aria-label="Color"
               @change="(flavor) => formula.edit({ flavor: String(flavor) })"
             />
           </label>

@@ -95,13 +95,4 @@ function enter() {
   font-size: 13px;
   margin-top: 2px;
 }
-
-.unseen {
-  clip-path: inset(50%);
-  height: 1px;
-  overflow: hidden;
-  position: absolute;
-  white-space: nowrap;
-  width: 1px;
-}
 </style>

@@ -168,7 +168,6 @@ const shownDensity = (value: number | null) => (value === null ? 'unknown' : val
             :value="entry.weigh_step_g ?? 1"
             :options="STEPS"
             :disabled="!mayWrite"
-            aria-label="Weighed to"
             @change="(step) => ingredient.edit({ weigh_step_g: Number(step) })"
           />
         </label>

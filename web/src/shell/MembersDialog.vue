@@ -49,12 +49,14 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
         <span
           >{{ one.name }} <span class="quiet">{{ one.username }}</span></span
         >
-        <Select
-          :value="one.role"
-          :options="ROLES"
-          :aria-label="`Role of ${one.name}`"
-          @change="(role) => change.mutate({ id: one.id, role: role as Role })"
-        />
+        <label>
+          <span class="unseen">Role of {{ one.name }}</span>
+          <Select
+            :value="one.role"
+            :options="ROLES"
+            @change="(role) => change.mutate({ id: one.id, role: role as Role })"
+          />
+        </label>
         <button class="deed small warn" type="button" @click="remove.mutate(one.id)">Remove</button>
       </li>
     </ul>
@@ -85,6 +87,10 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
 </template>
 
 <style scoped>
+.member :deep(.ant-select) {
+  width: 100%;
+}
+
 .member {
   align-items: center;
   border-bottom: 1px solid var(--rule);

@@ -49,7 +49,8 @@ function submit() {
         </button>
       </div>
 
-      <form v-if="first || !people.length" novalidate @submit.prevent="submit">
+      <form novalidate @submit.prevent="submit">
+        <p v-if="people.length" class="eyebrow">or with a name of your own</p>
         <template v-if="first">
           <TextField v-model="entry.kitchen" label="Kitchen" :error="problem?.at('kitchen')" />
           <TextField v-model="entry.name" label="Your name" :error="problem?.at('name')" />
