@@ -103,8 +103,11 @@ async function addToPantry() {
   }
 }
 
-function walk(by: 1 | -1) {
+function arrow(event: KeyboardEvent) {
+  if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return
+  event.preventDefault()
   const count = offers.value.length
+  const by = event.key === 'ArrowDown' ? 1 : -1
   if (count) picked.value = (picked.value + by + count) % count
 }
 </script>
@@ -122,8 +125,7 @@ function walk(by: 1 | -1) {
       autocomplete="off"
       @change="typed"
       @press-enter="enter"
-      @keydown.down.prevent="walk(1)"
-      @keydown.up.prevent="walk(-1)"
+      @keydown="arrow"
     />
     <ul v-if="offers.length && text" :id="`${id}-offers`" class="list offers" role="listbox">
       <li

@@ -7,11 +7,7 @@ import { dayAndClock } from './format'
 
 const props = defineProps<{ kind: Kind; id: string; name: string }>()
 const emit = defineEmits<{ close: [] }>()
-const history = useHistory(
-  // The dialog lives for one row only.
-  (() => props.kind)(),
-  () => props.id,
-)
+const history = useHistory(props.kind, () => props.id)
 
 function said(value: unknown): string {
   if (value === null || value === undefined || value === '') return 'nothing'

@@ -46,7 +46,11 @@ function hand(number: number | null) {
   if (number !== props.value) emit('commit', number)
 }
 
-function nudge(direction: number, event: KeyboardEvent) {
+/** One listener: Ant Design's input takes no list of them. */
+function arrow(event: KeyboardEvent) {
+  if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return
+  event.preventDefault()
+  const direction = event.key === 'ArrowUp' ? 1 : -1
   const step = (props.step ?? 1) * (event.shiftKey ? 10 : 1)
   const next = (typedNumber(text.value) ?? 0) + direction * step
   text.value = String(Number(next.toFixed(4)))
@@ -75,8 +79,7 @@ function enter() {
       :aria-describedby="complaint ? `${id}-say` : undefined"
       @blur="commit"
       @press-enter="enter"
-      @keydown.up.prevent="nudge(1, $event)"
-      @keydown.down.prevent="nudge(-1, $event)"
+      @keydown="arrow"
     />
     <p v-if="complaint" :id="`${id}-say`" class="wrong say">{{ complaint }}</p>
   </div>

@@ -1,0 +1,156 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h, ref } from 'vue'
+
+import type { MoldEntry } from './types'
+
+/** A server that keeps two molds and answers when it is told to. */
+const rows = new Map<string, { revision: number; data: MoldEntry }>()
+let waiting: (() => void)[] = []
+let holding = false
+const saves: { id: string; revision: number; name: string }[] = []
+
+function rowOf(id: string) {
+  const row = rows.get(id)
+  if (!row) return undefined
+  return { id, ...row.data, revision: row.revision, archived: false }
+}
+
+const json = (status: number, body: unknown) =>
+  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
+
+async function serve(request: Request): Promise<Response> {
+  if (holding) await new Promise<void>((go) => waiting.push(go))
+  const id = request.url.split('/').at(-1) ?? ''
+  const row = rows.get(id)
+  if (request.method === 'GET') return json(200, rowOf(id) ?? { items: [], total: 0 })
+  const { revision, data } = (await request.json()) as { revision: number; data: MoldEntry }
+  if (!row || row.revision !== revision) {
+    return json(409, { detail: 'Bram changed it', errors: [], revision: row?.revision })
+  }
+  saves.push({ id, revision, name: data.name })
+  rows.set(id, { revision: revision + 1, data })
+  return json(200, rowOf(id))
+}
+
+async function shown(start = 'a') {
+  const { useDraft } = await import('./draft')
+  const id = ref(start)
+  let draft: ReturnType<typeof useDraft<'molds'>> | undefined
+  const screen = defineComponent(() => {
+    draft = useDraft(
+      'molds',
+      () => id.value,
+      ({ name, shape, note }) => ({ name, shape, note }),
+    )
+    return () => h('div')
+  })
+  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  mount(screen, { global: { plugins: [[VueQueryPlugin, { queryClient }]] } })
+  await settle()
+  return { id, draft: draft as NonNullable<typeof draft> }
+}
+
+async function settle() {
+  for (let i = 0; i < 12; i += 1) {
+    await flushPromises()
+    await new Promise((done) => setTimeout(done, 2))
+  }
+}
+
+function release() {
+  holding = false
+  waiting.forEach((go) => go())
+  waiting = []
+}
+
+beforeEach(() => {
+  vi.stubGlobal('fetch', serve)
+  // openapi-fetch makes requests out of paths, which need a place to start from.
+  vi.stubGlobal(
+    'Request',
+    class extends Request {
+      constructor(input: RequestInfo | URL, init?: RequestInit) {
+        super(typeof input === 'string' ? `http://kitchen${input}` : input, init)
+      }
+    },
+  )
+  vi.resetModules()
+  saves.length = 0
+  for (const [id, name] of [
+    ['a', 'Ring A'],
+    ['b', 'Ring B'],
+  ] as const) {
+    const shape = { kind: 'ring', diameter_mm: 180, height_mm: 45 } as const
+    rows.set(id, { revision: 1, data: { name, shape, note: '' } })
+  }
+})
+
+afterEach(() => vi.unstubAllGlobals())
+
+describe('useDraft', () => {
+  it('shows an edit at once and saves it with the revision it was read at', async () => {
+    const { draft } = await shown()
+    const saved = draft.edit({ name: 'Ring C' })
+    expect(draft.draft.value?.name).toBe('Ring C')
+    await saved
+    expect(saves).toEqual([{ id: 'a', revision: 1, name: 'Ring C' }])
+  })
+
+  it('sends what is changed while saving in one more save', async () => {
+    const { draft } = await shown()
+    holding = true
+    const saved = draft.edit({ name: 'One' })
+    void draft.edit({ name: 'Two' })
+    void draft.edit({ name: 'Three' })
+    await settle()
+    release()
+    await saved
+    expect(saves.map((save) => save.name)).toEqual(['One', 'Three'])
+    expect(saves.map((save) => save.revision)).toEqual([1, 2])
+  })
+
+  it('keeps what could not be saved, and saves it over theirs only when told to', async () => {
+    const { draft } = await shown()
+    const row = rows.get('a')
+    if (row) rows.set('a', { revision: 5, data: { ...row.data, name: 'Theirs' } })
+    await draft.edit({ name: 'Mine' })
+    expect(draft.problem.value?.status).toBe(409)
+    expect(draft.draft.value?.name).toBe('Mine')
+    expect(saves).toEqual([])
+    await draft.insist()
+    expect(saves).toEqual([{ id: 'a', revision: 5, name: 'Mine' }])
+  })
+
+  it('shows theirs when told to', async () => {
+    const { draft } = await shown()
+    const row = rows.get('a')
+    if (row) rows.set('a', { revision: 5, data: { ...row.data, name: 'Theirs' } })
+    await draft.edit({ name: 'Mine' })
+    await draft.reload()
+    expect(draft.draft.value?.name).toBe('Theirs')
+    expect(draft.problem.value).toBeNull()
+  })
+
+  it('never saves one row into another', async () => {
+    const { id, draft } = await shown()
+    holding = true
+    const saved = draft.edit({ name: 'A, changed' })
+    id.value = 'b'
+    await settle()
+    release()
+    await saved
+    await settle()
+    expect(saves).toEqual([{ id: 'a', revision: 1, name: 'A, changed' }])
+    expect(draft.draft.value?.name).toBe('Ring B')
+  })
+
+  it('shows a preview without saving it', async () => {
+    const { draft } = await shown()
+    draft.preview({ name: 'Dragged' })
+    await settle()
+    expect(draft.draft.value?.name).toBe('Dragged')
+    expect(saves).toEqual([])
+  })
+})
