@@ -53,6 +53,17 @@ class UnknownUnit(CoreError):
     """A unit that is not in the table of kitchen measures."""
 
 
+class NotCounted(CoreError):
+    """Pieces were asked for of something that is not counted."""
+
+    def __init__(self, name: str) -> None:
+        super().__init__("unit", "missing", f"written for {name}")
+
+    def sentence(self) -> str:
+        """What went wrong, for a person."""
+        return f"A unit must be {self.allowed}, such as '250 g': it is not counted in pieces."
+
+
 class NotUnderstood(CoreError):
     """Typed text that does not read as an amount and a name."""
 

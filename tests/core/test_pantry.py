@@ -4,7 +4,7 @@ import math
 
 import pytest
 
-from fernbell.core.errors import MissingDensity, OutOfRange, UnknownUnit
+from fernbell.core.errors import MissingDensity, NotCounted, OutOfRange
 from fernbell.core.measures import read_amount
 from fernbell.core.pantry import EGG_GRADES, EggPart, Ingredient, Piece, egg_mass, mass_of_amount
 
@@ -26,7 +26,7 @@ def test_weight_needs_no_density_and_volume_does() -> None:
 
 def test_pieces_are_counted_only_where_one_has_a_weight() -> None:
     assert mass_of_amount(EGG, read_amount("3 eggs")) == 156
-    with pytest.raises(UnknownUnit, match="not counted"):
+    with pytest.raises(NotCounted, match="not counted"):
         mass_of_amount(FLOUR, read_amount("3 flour"))
 
 

@@ -54,7 +54,11 @@ def stocked(client: Client) -> Shelves:
     formula = made(
         client,
         "formula",
-        {"name": "Soft cream", "lines": [line("a", 200, ingredient=ingredient["id"])]},
+        {
+            "name": "Soft cream",
+            "losses": {},
+            "lines": [line("a", 200, ingredient=ingredient["id"])],
+        },
     )
     mold = made(
         client,

@@ -110,8 +110,11 @@ def test_rows_of_another_kitchen_are_not_on_the_shelf(
     entry = dessert_entry(shelves.mold["id"], theirs.formula["id"], name="D")
     answer = post(shelves.client, "/api/desserts", entry)
     assert answer.json()["errors"][0]["field"] == "parts.0.formula"
-    refit = f"/api/desserts/{shelves.dessert['id']}/refit"
-    assert post(shelves.client, refit, {"mold": theirs.mold["id"]}).status_code == 422
+    own = entry_of("dessert", shelves.dessert)
+    body = {"dessert": own, "mold": theirs.mold["id"]}
+    assert post(shelves.client, "/api/desserts/refit", body).status_code == 422
+    body = {"dessert": {**own, "mold": theirs.mold["id"]}, "mold": shelves.mold["id"]}
+    assert post(shelves.client, "/api/desserts/refit", body).status_code == 422
     assert shelves.client.get("/api/desserts").json()["total"] == 1
 
 

@@ -12,7 +12,7 @@ from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.desserts import REEDBED
 from fernbell.server.demo.load import load_demo
 from fernbell.server.kitchens.models import Kitchen, Member
-from tests.server.api import Shelves, made, post, stocked
+from tests.server.api import Shelves, entry_of, made, post, stocked
 
 
 @pytest.fixture
@@ -178,23 +178,59 @@ class TestTypedLines:
             assert answer.json()["detail"]
 
 
-def test_a_part_is_proposed_and_a_mold_changed_without_saving(shelves: Shelves) -> None:
-    path = f"/api/desserts/{shelves.dessert['id']}"
-    body = {"rule": "fill", "key": "new", "formula": shelves.formula["id"]}
-    part = post(shelves.client, f"{path}/propose", body).json()["part"]
-    assert part == {
-        "rule": "fill",
-        "key": "new",
-        "formula": body["formula"],
-        "name": "",
-        "level_mm": None,
-    }
-    shape = {"kind": "frame", "length_mm": 300, "width_mm": 200, "height_mm": 40}
-    frame = made(shelves.client, "mold", {"name": "Frame", "shape": shape})
-    fitted = post(shelves.client, f"{path}/refit", {"mold": frame["id"]}).json()
-    assert fitted["portions"] == {"cut": "grid", "columns": 5, "rows": 3}
-    assert fitted["parts"][0]["across_mm"] == 290
-    assert shelves.client.get(path).json() == shelves.dessert
+class TestProposals:
+    """Measured for the dessert as it is drawn, saved or not; nothing is changed."""
+
+    def entry(self, shelves: Shelves) -> dict:
+        return entry_of("dessert", shelves.dessert)
+
+    def test_a_part(self, shelves: Shelves) -> None:
+        body = {
+            "dessert": self.entry(shelves),
+            "rule": "fill",
+            "key": "new",
+            "formula": shelves.formula["id"],
+        }
+        part = post(shelves.client, "/api/desserts/propose", body).json()["part"]
+        assert part == {
+            "rule": "fill",
+            "key": "new",
+            "formula": body["formula"],
+            "name": "",
+            "level_mm": None,
+        }
+        body["dessert"]["parts"] += [part]
+        refused = post(shelves.client, "/api/desserts/propose", body)
+        assert refused.status_code == 422
+        assert "already fills" in refused.json()["detail"]
+
+    def test_a_layer_on_top_of_an_insert_that_is_not_saved_yet(self, shelves: Shelves) -> None:
+        formula = shelves.formula["id"]
+        layer = {"key": "low", "formula": formula, "height_mm": 6}
+        insert = {"rule": "insert", "key": "heart", "across_mm": 140, "lift_mm": 24}
+        entry = self.entry(shelves)
+        entry["parts"] += [{**insert, "layers": [layer]}]
+        body = {"dessert": entry, "into": "heart", "key": "high", "formula": formula}
+        part = post(shelves.client, "/api/desserts/propose", body).json()["part"]
+        assert [one["key"] for one in part["layers"]] == ["high", "low"]
+        assert part["layers"][0]["height_mm"] == 5
+        body["into"] = "gone"
+        assert post(shelves.client, "/api/desserts/propose", body).status_code == 422
+
+    def test_another_mold(self, shelves: Shelves) -> None:
+        shape = {"kind": "frame", "length_mm": 300, "width_mm": 200, "height_mm": 40}
+        frame = made(shelves.client, "mold", {"name": "Frame", "shape": shape})
+        body = {"dessert": self.entry(shelves), "mold": frame["id"]}
+        fitted = post(shelves.client, "/api/desserts/refit", body).json()
+        assert fitted["portions"] == {"cut": "grid", "columns": 5, "rows": 3}
+        assert fitted["parts"][0]["across_mm"] == 290
+        path = f"/api/desserts/{shelves.dessert['id']}"
+        assert shelves.client.get(path).json() == shelves.dessert
+
+
+def test_a_new_formula_starts_with_the_usual_losses(shelves: Shelves) -> None:
+    losses = made(shelves.client, "formula", {"name": "Plain"})["losses"]
+    assert losses == {"cooking_percent": 0, "pan_percent": 2, "tasting_percent": 0}
 
 
 def test_the_demo_is_loaded_once(demo: Client) -> None:

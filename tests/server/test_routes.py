@@ -37,8 +37,16 @@ def body_for(operation: str, shelves: Shelves) -> object:
         "what_if": entry_of("dessert", shelves.dessert),
         "read_line": {"text": "10 g cream"},
         "fill_mold": {"volume_ml": 10},
-        "propose_part": {"rule": "base", "key": "k", "formula": shelves.formula["id"]},
-        "refit_dessert": {"mold": shelves.mold["id"]},
+        "propose_part": {
+            "dessert": entry_of("dessert", shelves.dessert),
+            "rule": "base",
+            "key": "k",
+            "formula": shelves.formula["id"],
+        },
+        "refit_dessert": {
+            "dessert": entry_of("dessert", shelves.dessert),
+            "mold": shelves.mold["id"],
+        },
         "add_member": {
             "name": "A B",
             "username": "ab",

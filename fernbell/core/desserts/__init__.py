@@ -15,7 +15,7 @@ from fernbell.core.desserts.parts import (
     Portions,
     Wedges,
 )
-from fernbell.core.desserts.proposals import portions_for, propose, refit
+from fernbell.core.desserts.proposals import portions_for, propose, propose_layer, refit
 from fernbell.core.desserts.solve import PartResult, Pour, Solved, solve
 
 __all__ = [
@@ -41,6 +41,7 @@ __all__ = [
     "draw",
     "portions_for",
     "propose",
+    "propose_layer",
     "refit",
     "solve",
 ]

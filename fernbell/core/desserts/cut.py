@@ -10,7 +10,7 @@ from dataclasses import dataclass
 
 from fernbell.core.desserts.layout import Block, Layout
 from fernbell.core.desserts.parts import Dessert, Garnish, Wedges
-from fernbell.core.desserts.practice import COVER_CLEARANCE, side_clearance
+from fernbell.core.desserts.practice import COVER_CLEARANCE, is_short, side_clearance
 from fernbell.core.formulas import FormulaReading
 from fernbell.core.molds import Point, clearance, outline
 from fernbell.core.molds.straight import MM3_PER_ML
@@ -35,7 +35,7 @@ class Shape:
 
 @dataclass(frozen=True, slots=True)
 class Dimension:
-    """A measured distance in the section; `least_mm` is what it ought to be at least."""
+    """A measured distance in the section; `short` where it ought to be more."""
 
     part: str
     layer: str | None
@@ -43,7 +43,7 @@ class Dimension:
     start: Point
     end: Point
     value_mm: float
-    least_mm: float | None = None
+    short: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -86,10 +86,10 @@ def draw(dessert: Dessert, layout: Layout, readings: Mapping[str, FormulaReading
     coat = sum(one.thickness_mm for one in layout.coats)
     side_coat = sum(one.thickness_mm for one in layout.coats if not one.top_only)
     band = sum(one.thickness_mm for one in layout.bands)
+    centers = _portion_centers(dessert)
     pieces = tuple(
         (garnish, centers, _half_ball_radius(garnish, readings[garnish.formula].density_g_ml))
         for garnish in layout.garnishes
-        for centers in (_portion_centers(dessert),)
     )
     tallest = max((radius for _, _, radius in pieces), default=0.0)
     highest = max((block.high_mm for block in layout.blocks), default=0.0)
@@ -252,36 +252,31 @@ def _portion_lines(
 def _dimensions(dessert: Dessert, layout: Layout, half: float) -> Iterator[Dimension]:
     for block in layout.blocks:
         edge = block.plan.length_mm / 2
-        yield Dimension(
-            block.part,
-            block.layer,
-            "height",
-            (edge, block.low_mm),
-            (edge, block.high_mm),
-            block.height_mm,
-        )
+        start, end = (edge, block.low_mm), (edge, block.high_mm)
+        yield Dimension(block.part, block.layer, "height", start, end, block.height_mm)
     for base in layout.bases:
-        yield from _side_dimension(dessert, base, half, 0.0)
-    floor = layout.base_top_mm
+        yield _side(dessert, base, half, 0.0)
+    floor, cover = layout.base_top_mm, COVER_CLEARANCE.value
     for insert, stack in layout.inserts:
-        least = side_clearance(dessert.mold.plan.length_mm).value
-        yield from _side_dimension(dessert, stack[0], half, least)
+        yield _side(dessert, stack[0], half, side_clearance(dessert.mold.plan.length_mm).value)
         edge, top = stack[0].plan.length_mm / 2, stack[-1].high_mm
-        below, above = insert.lift_mm - floor, layout.level_mm - top
-        cover = COVER_CLEARANCE.value
-        yield Dimension(
-            insert.key, None, "below", (edge, floor), (edge, insert.lift_mm), below, cover
-        )
+        # On the bare board an insert needs no mousse beneath it.
+        least = cover if floor else 0.0
+        yield _upright(insert.key, "below", edge, floor, insert.lift_mm, least)
         if layout.fill:
-            yield Dimension(
-                insert.key, None, "above", (edge, top), (edge, layout.level_mm), above, cover
-            )
+            yield _upright(insert.key, "above", edge, top, layout.level_mm, cover)
         floor = top
 
 
-def _side_dimension(
-    dessert: Dessert, block: Block, half: float, least: float
-) -> Iterator[Dimension]:
+def _upright(
+    part: str, what: str, x: float, low_mm: float, high_mm: float, least_mm: float
+) -> Dimension:
+    gap = high_mm - low_mm
+    return Dimension(part, None, what, (x, low_mm), (x, high_mm), gap, is_short(gap, least_mm))
+
+
+def _side(dessert: Dessert, block: Block, half: float, least_mm: float) -> Dimension:
     gap, middle = clearance(block.plan, dessert.mold.plan), (block.low_mm + block.high_mm) / 2
     start, end = (-half, middle), (-block.plan.length_mm / 2, middle)
-    yield Dimension(block.part, block.layer, "side", start, end, gap, least)
+    short = is_short(gap, least_mm)
+    return Dimension(block.part, block.layer, "side", start, end, gap, short)

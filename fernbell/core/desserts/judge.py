@@ -4,14 +4,15 @@ from collections.abc import Iterator, Mapping
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.layout import Block, Layout
+from fernbell.core.desserts.masses import poured_g
 from fernbell.core.desserts.measure import PartResult
 from fernbell.core.desserts.parts import Dessert, Insert
+from fernbell.core.desserts.practice import is_short
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas import FormulaReading, Sheet
 from fernbell.core.molds import clearance
 from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, MASS_BALANCE, Working, figure_text
 
-_TOUCHING_MM = 1e-6
 _ORDER = {Severity.WRONG: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
 
 
@@ -20,6 +21,7 @@ def judge(
     layout: Layout,
     readings: Mapping[str, FormulaReading],
     parts: tuple[PartResult, ...],
+    count: int,
     portion: Working | None,
     made: tuple[Sheet, ...],
 ) -> tuple[Finding, ...]:
@@ -30,6 +32,7 @@ def judge(
         layout: where they stand [mm].
         readings: the formulas they are made of [g/ml].
         parts: what they measure [g, ml].
+        count: how many desserts [1].
         portion: working of one portion's weight [g].
         made: the scaled sheets [g].
     Returns:
@@ -41,11 +44,11 @@ def judge(
     found = [
         *_bases(dessert, layout, names),
         *_inserts(dessert, layout, names),
-        *_rest(layout, parts),
-        *_coats(layout, parts),
-        *_bands(dessert, layout, names),
+        *_rest(dessert, layout, parts),
+        *_coats(layout, parts, count),
+        *_bands(layout, names),
         *_formulas(parts, readings),
-        *_portion(portion),
+        *_portion(portion, dessert.portions.count),
         *_sheets(made),
     ]
     return tuple(sorted(found, key=lambda one: _ORDER[one.severity]))
@@ -84,9 +87,9 @@ def _bases(dessert: Dessert, layout: Layout, names: Names) -> Iterator[Finding]:
     for block in layout.bases:
         name = names[block.part, block.layer]
         gap = clearance(block.plan, dessert.mold.plan)
-        if gap < -_TOUCHING_MM:
+        if is_short(gap, 0):
             yield _outside(block, gap, name)
-        if block.high_mm > dessert.mold.height_mm + _TOUCHING_MM:
+        if is_short(dessert.mold.height_mm, block.high_mm):
             yield _above_rim(block.part, name, block.high_mm, dessert.mold.height_mm)
 
 
@@ -104,9 +107,9 @@ def _inserts(dessert: Dessert, layout: Layout, names: Names) -> Iterator[Finding
 def _side(dessert: Dessert, block: Block, name: str) -> Iterator[Finding]:
     gap = clearance(block.plan, dessert.mold.plan)
     least = practice.side_clearance(dessert.mold.plan.length_mm)
-    if gap < -_TOUCHING_MM:
+    if is_short(gap, 0):
         yield _outside(block, gap, name)
-    elif gap < least.value - _TOUCHING_MM:
+    elif is_short(gap, least.value):
         across = block.plan.length_mm - 2 * (least.value - gap)
         yield Finding(
             code="insert-near-wall",
@@ -115,7 +118,7 @@ def _side(dessert: Dessert, block: Block, name: str) -> Iterator[Finding]:
             f"{figure_text(least.value)} mm keeps it covered.",
             why="An insert that slips a few millimetres shows through, and thin mousse tears "
             "off with the liner.",
-            remedy=f"Freeze it in a ring of {figure_text(across)} mm.",
+            remedy=f"Freeze it {figure_text(across)} mm across.",
             source=least.source,
             part=block.part,
         )
@@ -124,7 +127,7 @@ def _side(dessert: Dessert, block: Block, name: str) -> Iterator[Finding]:
 def _below(insert: Insert, floor: float, under: str, name: str) -> Iterator[Finding]:
     gap, least = insert.lift_mm - floor, practice.COVER_CLEARANCE
     wanted = f"Set its underside {figure_text(floor + least.value)} mm above the board."
-    if gap < -_TOUCHING_MM:
+    if is_short(gap, 0):
         yield Finding(
             code="insert-in-base",
             severity=Severity.WRONG,
@@ -134,7 +137,7 @@ def _below(insert: Insert, floor: float, under: str, name: str) -> Iterator[Find
             source=GEOMETRY,
             part=insert.key,
         )
-    elif gap < least.value - _TOUCHING_MM and floor > 0:
+    elif is_short(gap, least.value) and floor > 0:
         yield Finding(
             code="insert-near-base",
             severity=Severity.NOTE,
@@ -150,7 +153,7 @@ def _above(
     dessert: Dessert, layout: Layout, insert: Insert, top: float, name: str
 ) -> Iterator[Finding]:
     rim, least = dessert.mold.height_mm, practice.COVER_CLEARANCE
-    if top > rim + _TOUCHING_MM:
+    if is_short(rim, top):
         yield _above_rim(insert.key, name, top, rim)
     elif layout.fill is None:
         yield Finding(
@@ -162,7 +165,7 @@ def _above(
             source=COMMON_PRACTICE,
             part=insert.key,
         )
-    elif layout.level_mm - top < least.value - _TOUCHING_MM:
+    elif is_short(layout.level_mm - top, least.value):
         yield Finding(
             code="insert-near-top",
             severity=Severity.CAUTION,
@@ -176,58 +179,66 @@ def _above(
         )
 
 
-def _rest(layout: Layout, parts: tuple[PartResult, ...]) -> Iterator[Finding]:
-    for part in parts:
-        if layout.fill and part.part == layout.fill.key and part.volume and part.volume.value <= 0:
-            yield Finding(
-                code="negative-rest",
-                severity=Severity.WRONG,
-                message=f"Nothing is left for {part.name}: the other parts take "
-                f"{figure_text(-part.volume.value)} ml more than there is.",
-                why=part.volume.arithmetic,
-                remedy="Thin or narrow the base or the insert, fill higher, or use a larger mold.",
-                source=GEOMETRY,
-                part=part.part,
-            )
-    if layout.fill and layout.fill.level_mm is not None:
-        highest = max((block.high_mm for block in layout.bases), default=0.0)
-        if layout.level_mm < highest:
-            yield Finding(
-                code="fill-below-base",
-                severity=Severity.WRONG,
-                message="The fill ends below the top of the base.",
-                why=f"It is filled to {figure_text(layout.level_mm)} mm and the base ends at "
-                f"{figure_text(highest)} mm.",
-                remedy=f"Fill to more than {figure_text(highest)} mm, or to the rim.",
-                source=GEOMETRY,
-                part=layout.fill.key,
-            )
+def _rest(dessert: Dessert, layout: Layout, parts: tuple[PartResult, ...]) -> Iterator[Finding]:
+    fill, rim = layout.fill, dessert.mold.height_mm
+    if fill is None:
+        return
+    part = next(one for one in parts if one.part == fill.key)
+    if is_short(rim, layout.level_mm):
+        yield Finding(
+            code="above-rim",
+            severity=Severity.WRONG,
+            message=f"{part.name} is filled {figure_text(layout.level_mm - rim)} mm above the rim.",
+            why=f"The mold is {figure_text(rim)} mm high; the rest runs over.",
+            remedy=f"Fill to {figure_text(rim)} mm, the rim, or use a higher mold.",
+            source=GEOMETRY,
+            part=fill.key,
+        )
+    if part.volume and part.volume.value <= 0:
+        yield Finding(
+            code="negative-rest",
+            severity=Severity.WRONG,
+            message=f"There is no room for {part.name}: "
+            f"the other parts are {figure_text(-part.volume.value)} ml over.",
+            why=part.volume.arithmetic,
+            remedy="Thin or narrow the base or the insert, fill higher, or use a larger mold.",
+            source=GEOMETRY,
+            part=fill.key,
+        )
+    if layout.level_mm < layout.base_top_mm:
+        yield Finding(
+            code="fill-below-base",
+            severity=Severity.WRONG,
+            message=f"{part.name} ends below the top of the base.",
+            why=f"It is filled to {figure_text(layout.level_mm)} mm and the base ends at "
+            f"{figure_text(layout.base_top_mm)} mm.",
+            remedy=f"Fill to more than {figure_text(layout.base_top_mm)} mm, or to the rim.",
+            source=GEOMETRY,
+            part=fill.key,
+        )
 
 
-def _coats(layout: Layout, parts: tuple[PartResult, ...]) -> Iterator[Finding]:
+def _coats(layout: Layout, parts: tuple[PartResult, ...], count: int) -> Iterator[Finding]:
     by_key = {part.part: part for part in parts}
     for coat in layout.coats:
         part = by_key[coat.key]
-        if part.make is None or part.mass is None:
-            continue
-        count = part.make.given[1].value
-        needed = part.mass.value * count * (1 + coat.runoff_percent / 100)
-        if needed < coat.least_pour_g:
+        poured = poured_g(coat, part.mass.value, count) if part.mass else coat.least_pour_g
+        if poured < coat.least_pour_g:
             yield Finding(
                 code="short-pour",
                 severity=Severity.NOTE,
-                message=f"{part.name}: {figure_text(needed)} g would cover, but less than "
+                message=f"{part.name}: {figure_text(poured)} g would cover, but less than "
                 f"{figure_text(coat.least_pour_g)} g does not pour well.",
                 why="A thin stream leaves laps; the coat has to be flooded on in one go. The "
                 "sheet is raised to the least pour.",
-                remedy=f"Keep the {figure_text(part.make.value - needed)} g that are over for "
+                remedy=f"Keep the {figure_text(coat.least_pour_g - poured)} g that are over for "
                 "the next service, or coat more desserts at once.",
                 source=COMMON_PRACTICE,
                 part=coat.key,
             )
 
 
-def _bands(dessert: Dessert, layout: Layout, names: Names) -> Iterator[Finding]:
+def _bands(layout: Layout, names: Names) -> Iterator[Finding]:
     for band in layout.bands:
         if band.height_mm > layout.top_mm > 0:
             yield Finding(
@@ -247,49 +258,71 @@ def _formulas(
 ) -> Iterator[Finding]:
     first_use = {part.formula: part.part for part in reversed(parts)}
     for key, reading in readings.items():
-        formula = reading.formula
-        if any(line.mass_g == 0 for line in formula.lines) or not formula.lines:
-            empty = not formula.lines
+        name, lines = reading.formula.name, reading.formula.lines
+        if not lines:
             yield Finding(
                 code="zero-line",
-                severity=Severity.WRONG if empty else Severity.CAUTION,
-                message=f"{formula.name} has {'no lines yet' if empty else 'a line of 0 g'}.",
+                severity=Severity.WRONG,
+                message=f"{name} has no lines yet.",
+                why="Nothing weighed brings nothing; scaled, it stays nothing.",
+                remedy="Open the formula and type what goes into it.",
+                source=MASS_BALANCE,
+                part=first_use.get(key),
+                formula=key,
+            )
+        elif any(line.mass_g == 0 for line in lines):
+            yield Finding(
+                code="zero-line",
+                severity=Severity.CAUTION,
+                message=f"{name} has a line of 0 g.",
                 why="Nothing weighed brings nothing; scaled, it stays nothing.",
                 remedy="Enter its grams or take the line out.",
                 source=MASS_BALANCE,
                 part=first_use.get(key),
                 formula=key,
             )
-        if formula.lines and key in first_use and reading.density_g_ml is None:
-            missing = ", ".join(reading.without_density) or "a density"
-            yield Finding(
-                code="no-density",
-                severity=Severity.WRONG,
-                message=f"{formula.name} has no density, so its grams are unknown.",
-                why=f"Unknown: {missing}. Volume turns into grams only through density.",
-                remedy="Weigh a level cup of it and enter grams per millilitre on the formula, "
-                "or enter the ingredient's density.",
-                source=COMMON_PRACTICE,
-                part=first_use[key],
-                formula=key,
-            )
+    yield from _densities(parts, readings)
 
 
-def _portion(portion: Working | None) -> Iterator[Finding]:
+def _densities(
+    parts: tuple[PartResult, ...], readings: Mapping[str, FormulaReading]
+) -> Iterator[Finding]:
+    """Formulas measured by volume whose density is unknown; what is counted needs none."""
+    named: set[str] = set()
+    for part in parts:
+        reading = readings[part.formula]
+        unknown = part.volume is not None and reading.density_g_ml is None
+        if not unknown or not reading.formula.lines or part.formula in named:
+            continue
+        named.add(part.formula)
+        missing = ", ".join(reading.without_density) or "the density of what is left after cooking"
+        yield Finding(
+            code="no-density",
+            severity=Severity.WRONG,
+            message=f"{reading.formula.name} has no density, so its grams are unknown.",
+            why=f"Unknown: {missing}. Volume turns into grams only through density.",
+            remedy="Weigh a level cup of it and enter grams per millilitre on the formula, "
+            "or enter the ingredient's density.",
+            source=COMMON_PRACTICE,
+            part=part.part,
+            formula=part.formula,
+        )
+
+
+def _portion(portion: Working | None, count: int) -> Iterator[Finding]:
     if portion is None:
         return
     light, heavy = practice.PORTION_LEAST, practice.PORTION_MOST
     if light.value <= portion.value <= heavy.value:
         return
-    weight, count = portion.value * portion.given[1].value, portion.given[1].value
-    target = (light.value + heavy.value) / 2
+    middle = (light.value + heavy.value) / 2
     word = "light" if portion.value < light.value else "heavy"
     yield Finding(
         code=f"portion-{word}",
         severity=Severity.CAUTION,
         message=f"A portion of {figure_text(portion.value)} g is {word}.",
         why=f"A plated slice weighs {figure_text(light.value)} to {figure_text(heavy.value)} g.",
-        remedy=f"Cut {max(1, round(weight / target))} instead of {count:g}.",
+        remedy=f"Cut {max(1, round(portion.value * count / middle))} instead of {count}.",
         source=light.source,
     )
 

@@ -3,11 +3,11 @@
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
-from fernbell.core.desserts import workings
+from fernbell.core.desserts import masses, volumes
 from fernbell.core.desserts.layout import Block, Layout
 from fernbell.core.desserts.parts import Band, Coat, Dessert, Fill, Garnish
 from fernbell.core.formulas import FormulaReading
-from fernbell.core.molds.straight import MM2_PER_CM2, MM3_PER_ML
+from fernbell.core.molds.straight import MM3_PER_ML
 from fernbell.core.working import Working
 
 
@@ -27,7 +27,8 @@ class PartResult:
     """What one formula does in the dessert.
 
     `measure` is what the rule goes by (volume, surface, strip, pieces) for all desserts;
-    `mass` is for one, `make` for all of them, before the losses of the sheet.
+    `mass` is for one, `make` for all of them, before the losses of the sheet. Both are None
+    where a density is unknown or nothing is left.
     """
 
     part: str
@@ -35,8 +36,7 @@ class PartResult:
     name: str
     formula: str
     rule: str
-    measure: float
-    unit: str
+    measure: Working
     volume: Working | None
     mass: Working | None
     make: Working | None
@@ -76,36 +76,33 @@ def measure_parts(
 
 def _mass(name: str, volume: Working, reading: FormulaReading) -> Working | None:
     density = reading.density_working
-    if density is None:
-        return None
-    return workings.mass_of(name, volume, density, volume.value * density.value)
+    return masses.mass_of(name, volume, density) if density else None
 
 
 def _made(name: str, mass: Working | None, count: int) -> Working | None:
-    return workings.made_for(name, mass, count, mass.value * count) if mass else None
+    note = "; what the pan keeps is added on the sheet"
+    return masses.for_all(f"{name} to make", mass, count, note) if mass else None
 
 
-def _by_volume(
-    key: tuple[str, str | None],
-    name: str,
-    reading: FormulaReading,
-    measure: tuple[str, float, str],
-    volume: Working,
-    count: int,
-) -> PartResult:
-    """A part whose mass is its volume times its density; `measure` is rule, value for all, unit."""
-    mass = _mass(name, volume, reading)
-    make = _made(name, mass, count)
-    (part, layer), (rule, value, unit) = key, measure
-    return PartResult(part, layer, name, reading.formula.key, rule, value, unit, volume, mass, make)
+def _measured(what: str, one: Working, count: int) -> Working:
+    return masses.for_all(f"{what}, all desserts", one, count)
 
 
 def _block(block: Block, reading: FormulaReading, count: int) -> PartResult:
     name = block.name or reading.formula.name
-    volume_ml = block.volume_between(block.low_mm, block.high_mm)
-    volume = workings.block_volume(name, block.plan, block.height_mm, volume_ml)
-    measure = ("by volume", volume_ml * count, "ml")
-    return _by_volume((block.part, block.layer), name, reading, measure, volume, count)
+    volume = volumes.block_volume(name, block.plan, block.height_mm)
+    mass = _mass(name, volume, reading)
+    return PartResult(
+        part=block.part,
+        layer=block.layer,
+        name=name,
+        formula=block.formula,
+        rule="by volume",
+        measure=_measured(volume.figure, volume, count),
+        volume=volume,
+        mass=mass,
+        make=_made(name, mass, count),
+    )
 
 
 def _fill(
@@ -116,28 +113,22 @@ def _fill(
     count: int,
 ) -> PartResult:
     reading = readings[fill.formula]
-    name, plan = fill.name or reading.formula.name, dessert.mold.plan
-    whole = plan.area_mm2 * layout.level_mm / MM3_PER_ML
+    name, level = fill.name or reading.formula.name, layout.level_mm
     solids = tuple(
-        (
-            block.name or readings[block.formula].formula.name,
-            block.volume_between(0.0, layout.level_mm),
-        )
+        (block.name or readings[block.formula].formula.name, block.volume_between(0.0, level))
         for block in layout.blocks
     )
-    rest = whole - sum(volume for _, volume in solids)
     pours = _pours(dessert, layout, reading.density_g_ml)
     seal = pours[0].volume_ml if len(pours) > 1 else 0.0
-    volume = workings.rest_volume(name, plan, layout.level_mm, whole, solids, rest, seal)
-    mass = _mass(name, volume, reading) if rest > 0 else None
+    volume = volumes.rest_volume(name, dessert.mold.plan, level, solids, seal)
+    mass = _mass(name, volume, reading) if volume.value > 0 else None
     return PartResult(
         part=fill.key,
         layer=None,
         name=name,
         formula=fill.formula,
         rule="what is left",
-        measure=rest * count,
-        unit="ml",
+        measure=_measured(volume.figure, volume, count),
         volume=volume,
         mass=mass,
         make=_made(name, mass, count),
@@ -159,51 +150,52 @@ def _pours(dessert: Dessert, layout: Layout, density: float | None) -> tuple[Pou
 def _coat(
     dessert: Dessert, layout: Layout, coat: Coat, reading: FormulaReading, count: int
 ) -> PartResult:
-    name, plan = coat.name or reading.formula.name, dessert.mold.plan
-    wall = 0.0 if coat.top_only else plan.perimeter_mm * layout.top_mm
-    surface_cm2 = (plan.area_mm2 + wall) / MM2_PER_CM2
-    surface = workings.exposed_surface(plan, layout.top_mm, coat.top_only, surface_cm2)
-    volume = workings.coat_volume(coat, name, surface, surface_cm2 * coat.thickness_mm / 10)
+    name = coat.name or reading.formula.name
+    surface = volumes.exposed_surface(dessert.mold.plan, layout.top_mm, coat.top_only)
+    volume = volumes.coat_volume(coat, name, surface)
     mass = _mass(name, volume, reading)
-    make = None
-    if mass is not None:
-        poured = mass.value * count * (1 + coat.runoff_percent / 100)
-        make = workings.coat_made_for(coat, name, mass, count, max(poured, coat.least_pour_g))
     return PartResult(
         part=coat.key,
         layer=None,
         name=name,
         formula=coat.formula,
         rule="by surface",
-        measure=surface_cm2 * count,
-        unit="cm²",
+        measure=_measured(surface.figure, surface, count),
         volume=volume,
         mass=mass,
-        make=make,
+        make=masses.coat_made_for(coat, name, mass, count) if mass else None,
     )
 
 
 def _band(dessert: Dessert, band: Band, reading: FormulaReading, count: int) -> PartResult:
-    name, perimeter = band.name or reading.formula.name, dessert.mold.perimeter_mm
-    length = perimeter + band.overlap_mm
-    volume_ml = length * band.height_mm * band.thickness_mm / MM3_PER_ML
-    volume = workings.band_volume(band, name, perimeter, length, volume_ml)
-    measure = ("by edge", length * count, "mm")
-    return _by_volume((band.key, None), name, reading, measure, volume, count)
+    name = band.name or reading.formula.name
+    strip = volumes.strip_length(f"Strip of {name}", dessert.mold.perimeter_mm, band.overlap_mm)
+    volume = volumes.band_volume(band, name, strip)
+    mass = _mass(name, volume, reading)
+    return PartResult(
+        part=band.key,
+        layer=None,
+        name=name,
+        formula=band.formula,
+        rule="by edge",
+        measure=_measured(strip.figure, strip, count),
+        volume=volume,
+        mass=mass,
+        make=_made(name, mass, count),
+    )
 
 
 def _garnish(dessert: Dessert, garnish: Garnish, reading: FormulaReading, count: int) -> PartResult:
-    name, portions = garnish.name or reading.formula.name, dessert.portions.count
-    pieces = portions * garnish.pieces_per_portion
-    mass = workings.garnish_mass(garnish, name, portions, pieces * garnish.piece_g)
+    name = garnish.name or reading.formula.name
+    pieces = masses.garnish_pieces(garnish, name, dessert.portions.count)
+    mass = masses.garnish_mass(garnish, name, pieces)
     return PartResult(
         part=garnish.key,
         layer=None,
         name=name,
         formula=garnish.formula,
         rule="by pieces",
-        measure=pieces * count,
-        unit="pieces",
+        measure=_measured(f"Pieces of {name}", pieces, count),
         volume=None,
         mass=mass,
         make=_made(name, mass, count),

@@ -14,6 +14,9 @@ class Practice:
     source: str = COMMON_PRACTICE
 
 
+TOUCHING_MM = 1e-6
+"""Distances closer than this are the same; floats, not millimetres."""
+
 SIDE_CLEARANCE = Practice(10, "mm", "an insert ring about 2 cm narrower: common practice")
 SIDE_CLEARANCE_SMALL = Practice(5, "mm", "half of it in individual rings: common practice")
 INDIVIDUAL_BELOW = Practice(120, "mm")
@@ -22,6 +25,7 @@ PORTION_LEAST = Practice(70, "g")
 PORTION_MOST = Practice(160, "g")
 DRIFT_MOST = Practice(0.5, "%")
 LINE_DRIFT_MOST = Practice(5, "%")
+LAYER_HEIGHT = Practice(5, "mm")
 LINER_OVERLAP = Practice(10, "mm")
 
 BASE_GAP = Practice(8, "mm")
@@ -48,3 +52,17 @@ def side_clearance(across_mm: float) -> Practice:
         common practice.
     """
     return SIDE_CLEARANCE if across_mm >= INDIVIDUAL_BELOW.value else SIDE_CLEARANCE_SMALL
+
+
+def is_short(gap_mm: float, least_mm: float) -> bool:
+    """Whether a distance is less than it ought to be, by more than floats are off.
+
+    Args:
+        gap_mm: the distance [mm].
+        least_mm: what it ought to be at least [mm].
+    Returns:
+        true if it is short [bool].
+    Source:
+        definition.
+    """
+    return gap_mm < least_mm - TOUCHING_MM

@@ -18,7 +18,7 @@ from fernbell.core.desserts.parts import (
     Portions,
     Wedges,
 )
-from fernbell.core.errors import CoreError
+from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.molds import Mold, Ring
 
 _WEDGE_EDGE_MM = 52.0
@@ -73,6 +73,30 @@ def propose(dessert: Dessert, rule: str, key: str, formula: str) -> Part:
             return Garnish(key, formula, practice.GARNISH_PIECE.value)
         case _:
             raise CoreError("rule", rule, "base, insert, fill, coat, band or garnish")
+
+
+def propose_layer(dessert: Dessert, insert: str, key: str, formula: str) -> Insert:
+    """An insert of the dessert with one more layer on top, no higher than leaves it covered.
+
+    Args:
+        dessert: the dessert as it is [Dessert].
+        insert: key of the insert [key].
+        key: key of the new layer [key].
+        formula: key of its formula [key].
+    Returns:
+        the insert with the layer [mm].
+    Raises:
+        UnknownKey: the dessert has no such insert.
+    Source:
+        common practice.
+    """
+    layout = lay_out(dessert)
+    for own, stack in layout.inserts:
+        if own.key == insert:
+            room = layout.level_mm - stack[-1].high_mm - practice.COVER_CLEARANCE.value
+            height = max(1.0, min(practice.LAYER_HEIGHT.value, round(room)))
+            return replace(own, layers=(Layer(key, formula, height), *own.layers))
+    raise UnknownKey("insert", insert, "an insert of this dessert")
 
 
 def _inside(mold: Mold, gap_mm: float) -> float:

@@ -6,16 +6,11 @@ from dataclasses import dataclass
 from fernbell.core.desserts.cut import Cut, draw
 from fernbell.core.desserts.judge import judge
 from fernbell.core.desserts.layout import Layout, lay_out
+from fernbell.core.desserts.masses import for_all, portion_mass, total
 from fernbell.core.desserts.measure import PartResult, Pour, measure_parts
 from fernbell.core.desserts.parts import Dessert, Insert
 from fernbell.core.desserts.practice import LINER_OVERLAP
-from fernbell.core.desserts.workings import (
-    all_of_them,
-    exposed_surface,
-    liner_strip,
-    portion_mass,
-    total,
-)
+from fernbell.core.desserts.volumes import exposed_surface, strip_length
 from fernbell.core.errors import check_range
 from fernbell.core.findings import Finding
 from fernbell.core.formulas import Book, Demand, Sheet, read_formulas, sheets
@@ -64,23 +59,20 @@ def solve(dessert: Dessert, book: Book, count: int = 1) -> tuple[Solved, tuple[S
     readings = read_formulas(book, _formulas_used(layout))
     parts = measure_parts(dessert, layout, readings, count)
     finished = _finished(parts)
-    made = sheets(book, readings, _demands(layout, parts))
-    portions = dessert.portions.count
-    portion = portion_mass(finished, portions, finished.value / portions) if finished else None
-    plan, top = dessert.mold.plan, layout.top_mm
-    surface = (plan.area_mm2 + plan.perimeter_mm * top) / 100
-    strip = plan.perimeter_mm + LINER_OVERLAP.value
+    made = sheets(book, readings, _demands(parts))
+    portions, plan = dessert.portions.count, dessert.mold.plan
+    portion = portion_mass(finished, portions) if finished else None
     solved = Solved(
         count=count,
         parts=_from_the_top(dessert, parts),
         finished=finished,
-        finished_all=all_of_them(finished, count) if finished else None,
+        finished_all=for_all(f"All {count} desserts", finished, count) if finished else None,
         height=_height(layout),
-        surface=exposed_surface(plan, top, False, surface),
-        liner=liner_strip(plan.perimeter_mm, LINER_OVERLAP.value, strip),
+        surface=exposed_surface(plan, layout.top_mm, top_only=False),
+        liner=strip_length("Liner strip", plan.perimeter_mm, LINER_OVERLAP.value),
         portions=portions,
         portion=portion,
-        findings=judge(dessert, layout, readings, parts, portion, made),
+        findings=judge(dessert, layout, readings, parts, count, portion, made),
         cut=draw(dessert, layout, readings),
     )
     return solved, made
@@ -95,29 +87,24 @@ def _formulas_used(layout: Layout) -> Iterable[str]:
     yield from (part.formula for part in layout.garnishes)
 
 
-def _demands(layout: Layout, parts: tuple[PartResult, ...]) -> list[Demand]:
+def _demands(parts: tuple[PartResult, ...]) -> list[Demand]:
     return [
         Demand(part.formula, part.make.value, part.name) for part in parts if part.make is not None
     ]
 
 
 def _finished(parts: tuple[PartResult, ...]) -> Working | None:
-    named = []
-    for part in parts:
-        if part.mass is None:
-            return None
-        named.append((part.name, part.mass.value))
-    if not named:
+    """The sum of all parts, None while one of them is unknown or there is none."""
+    named = tuple((part.name, part.mass.value) for part in parts if part.mass is not None)
+    if not named or len(named) < len(parts):
         return None
-    return total("Finished weight", "g", tuple(named), sum(value for _, value in named))
+    return total("Finished weight", "g", named)
 
 
 def _height(layout: Layout) -> Working:
-    named = (
-        ("to the top of the fill" if layout.fill else "top of the highest part", layout.top_mm),
-        *(("coat on top", coat.thickness_mm) for coat in layout.coats),
-    )
-    return total("Finished height", "mm", named, sum(value for _, value in named))
+    top = "to the top of the fill" if layout.fill else "top of the highest part"
+    coats = tuple(("coat on top", coat.thickness_mm) for coat in layout.coats)
+    return total("Finished height", "mm", ((top, layout.top_mm), *coats))
 
 
 def _from_the_top(dessert: Dessert, parts: tuple[PartResult, ...]) -> tuple[PartResult, ...]:

@@ -1,7 +1,7 @@
 """Formulas: lines, percentages, losses, air, scaling and the sheets they end up on."""
 
 from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
-from fernbell.core.formulas.book import Book, Formula, Line, Losses, refuse_circle
+from fernbell.core.formulas.book import USUAL_LOSSES, Book, Formula, Line, Losses, refuse_circle
 from fernbell.core.formulas.readings import (
     FormulaReading,
     building_order,
@@ -17,12 +17,14 @@ from fernbell.core.formulas.sheets import (
     Sheet,
     SheetLine,
     Use,
+    batch_working,
     line_working,
     sheet_working,
     sheets,
 )
 
 __all__ = [
+    "USUAL_LOSSES",
     "Body",
     "Book",
     "Demand",
@@ -33,6 +35,7 @@ __all__ = [
     "Sheet",
     "SheetLine",
     "Use",
+    "batch_working",
     "building_order",
     "factor_to_mass",
     "factor_to_volume",

@@ -45,6 +45,10 @@ class Losses:
         check_range("tasting_percent", self.tasting_percent, most=25)
 
 
+USUAL_LOSSES = Losses(pan_percent=2.0)
+"""What a new formula starts with; common practice, set per formula."""
+
+
 @dataclass(frozen=True, slots=True)
 class Formula:
     """An ordered list of lines with its losses and its air.

@@ -165,6 +165,33 @@ def sheet_working(sheet: Sheet) -> Working:
     )
 
 
+def batch_working(sheet: Sheet) -> Working:
+    """Working of what is weighed in all, and how far rounding moved it.
+
+    Args:
+        sheet: the sheet [Sheet].
+    Returns:
+        the working of the batch [g].
+    Source:
+        largest-remainder method (Hamilton).
+    """
+    exact = sheet.batch_g - sheet.drift_g
+    terms = " + ".join(f"{line.mass_g:g}" for line in sheet.lines)
+    return Working(
+        figure=f"Weighed in all, {sheet.name}",
+        value=sheet.batch_g,
+        unit="g",
+        given=(
+            Given("exact", exact, "g"),
+            Given("moved by rounding", sheet.drift_g, "g"),
+            Given("moved by rounding", sheet.drift_percent, "%"),
+        ),
+        rule="the sum of the rounded lines",
+        arithmetic=f"{terms} = {sheet.batch_g:g} g",
+        source="rounding by the largest remainder, so that the sheet closes",
+    )
+
+
 def line_working(sheet: Sheet, line: SheetLine) -> Working:
     """Working of one weighed line.
 
@@ -176,6 +203,11 @@ def line_working(sheet: Sheet, line: SheetLine) -> Working:
     Source:
         mass balance; rounding by the largest remainder.
     """
+    counted = "".join(
+        f"; {line.mass_g:g} / {figure_text(line.mass_g / count)} = {figure_text(count)} × {name}"
+        for name, count in line.pieces
+        if count
+    )
     return Working(
         figure=line.name,
         value=line.mass_g,
@@ -183,7 +215,7 @@ def line_working(sheet: Sheet, line: SheetLine) -> Working:
         given=(Given("in the formula", line.own_g, "g"), Given("factor", sheet.factor, "")),
         rule=f"grams in the formula × factor, to {line.step_g:g} g so that the sheet closes",
         arithmetic=f"{figure_text(line.own_g)} × {figure_text(sheet.factor)} = "
-        f"{figure_text(line.exact_g)} g, weighed as {line.mass_g:g} g",
+        f"{figure_text(line.exact_g)} g, weighed as {line.mass_g:g} g{counted}",
         source=MASS_BALANCE + "; rounding by the largest remainder",
         steps=(sheet_working(sheet),),
     )

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from fernbell.core.errors import MissingDensity, UnknownUnit, check_range
+from fernbell.core.errors import MissingDensity, NotCounted, check_range
 from fernbell.core.measures import Amount, grams, is_mass, millilitres
 
 
@@ -97,13 +97,13 @@ def mass_of_amount(ingredient: Ingredient, amount: Amount) -> float:
         mass [g].
     Raises:
         MissingDensity: a volume of an ingredient of unknown density.
-        UnknownUnit: pieces of an ingredient that is not counted.
+        NotCounted: pieces of an ingredient that is not counted.
     Source:
         definition.
     """
     if amount.unit == "":
         if not ingredient.pieces:
-            raise UnknownUnit("unit", "missing", f"written: {ingredient.name} is not counted")
+            raise NotCounted(ingredient.name)
         return mass_of_pieces(ingredient.pieces[0], amount.value)
     if is_mass(amount.unit):
         return grams(amount.value, amount.unit)

@@ -7,7 +7,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query
 
 from fernbell.core.desserts import Dessert as CoreDessert
-from fernbell.core.desserts import Solved, portions_for, propose, refit
+from fernbell.core.desserts import Solved, propose, propose_layer, refit
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.desserts.schemas import (
@@ -24,13 +24,14 @@ from fernbell.server.desserts.schemas import (
 from fernbell.server.formulas.assemble import with_methods
 from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.schemas import SheetOut
+from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind, Snapshot
 from fernbell.server.kitchens.models import Member, Row
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.shelf import shelf
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
-from fernbell.server.problems import Invalid, NotThere
+from fernbell.server.problems import Invalid
 
 Count = Annotated[int | None, Query(ge=1, le=5000)]
 
@@ -39,9 +40,7 @@ def write(member: Member, row: Dessert, data: DessertIn) -> None:
     """Put an entry on a row; refuse molds and formulas that are not on the shelves."""
     mold = _on_shelf(member, data.mold)
     used = _known(member, data.parts)
-    # Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
-    portions = data.portions or portions_for(mold_of(mold))
-    CoreDessert(data.name, mold_of(mold), tuple(data.parts), portions)
+    portions = assemble.drawn(data, mold_of(mold)).portions
     row.name, row.mold, row.count = data.name, mold, data.count
     row.parts = PARTS.dump_python(data.parts, mode="json")
     row.portions = PORTIONS.dump_python(portions, mode="json")
@@ -86,25 +85,44 @@ router = shelf(DESSERT, DessertBrief, DessertOut)
 
 def _dessert(request: HttpRequest, row_id: UUID) -> Dessert:
     require(request.auth, Act.READ)
-    row = rows(request.auth, Dessert).filter(pk=row_id).select_related("mold").first()
-    if row is None:
-        raise NotThere(f"There is no dessert {row_id} here.")
-    return row
+    return actions.find(request.auth, DESSERT, row_id)
+
+
+def _drawn(request: HttpRequest, entry: DessertIn) -> CoreDessert:
+    require(request.auth, Act.READ)
+    return assemble.drawn(entry, mold_of(_on_shelf(request.auth, entry.mold)))
 
 
 @router.post("/what-if", response=Solved, operation_id="what_if")
 def what_if(request: HttpRequest, data: DessertIn) -> HttpResponse:
     """What an entry would take, its findings and its cut; nothing is saved."""
-    require(request.auth, Act.READ)
-    answer = assemble.what_if(request.auth, data, mold_of(_on_shelf(request.auth, data.mold)))
+    dessert = _drawn(request, data)
+    answer, _ = assemble.solved(request.auth.kitchen_id, dessert, data.count)
     return HttpResponse(assemble.as_json(answer), content_type="application/json")
+
+
+@router.post("/propose", response=Proposed, operation_id="propose_part")
+def proposed(request: HttpRequest, data: ProposeIn) -> Any:
+    """A part measured for a dessert as it is drawn; nothing is saved."""
+    dessert, formula = _drawn(request, data.dessert), str(data.formula)
+    if data.into is not None:
+        return {"part": propose_layer(dessert, data.into, data.key, formula)}
+    return {"part": propose(dessert, data.rule, data.key, formula)}
+
+
+@router.post("/refit", response=Refitted, operation_id="refit_dessert")
+def refitted(request: HttpRequest, data: RefitIn) -> Any:
+    """A dessert as it is drawn in another mold, its gaps kept; nothing is saved."""
+    dessert, mold = _drawn(request, data.dessert), _on_shelf(request.auth, data.mold)
+    fitted = refit(dessert, mold_of(mold))
+    return {"mold": mold.pk, "parts": list(fitted.parts), "portions": fitted.portions}
 
 
 @router.get("/{uuid:row_id}/solved", response=Solved, operation_id="solve_dessert")
 def solved(request: HttpRequest, row_id: UUID, count: Count = None) -> HttpResponse:
     """What it takes, for its own count or another; findings and the cut."""
     row = _dessert(request, row_id)
-    answer, _ = assemble.solved(row, count or row.count)
+    answer, _ = assemble.solved(row.kitchen_id, assemble.dessert_of(row), count or row.count)
     return HttpResponse(assemble.as_json(answer), content_type="application/json")
 
 
@@ -112,20 +130,5 @@ def solved(request: HttpRequest, row_id: UUID, count: Count = None) -> HttpRespo
 def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
     """One scaled sheet a formula, in building order."""
     row = _dessert(request, row_id)
-    _, made = assemble.solved(row, count or row.count)
+    _, made = assemble.solved(row.kitchen_id, assemble.dessert_of(row), count or row.count)
     return with_methods(row.kitchen_id, made)
-
-
-@router.post("/{uuid:row_id}/propose", response=Proposed, operation_id="propose_part")
-def proposed(request: HttpRequest, row_id: UUID, data: ProposeIn) -> Any:
-    """A part measured for this dessert; nothing is changed."""
-    dessert = assemble.dessert_of(_dessert(request, row_id))
-    return {"part": propose(dessert, data.rule, data.key, str(data.formula))}
-
-
-@router.post("/{uuid:row_id}/refit", response=Refitted, operation_id="refit_dessert")
-def refitted(request: HttpRequest, row_id: UUID, data: RefitIn) -> Any:
-    """The dessert in another mold, its gaps kept; nothing is changed."""
-    row, mold = _dessert(request, row_id), _on_shelf(request.auth, data.mold)
-    fitted = refit(assemble.dessert_of(row), mold_of(mold))
-    return {"mold": mold.pk, "parts": list(fitted.parts), "portions": fitted.portions}

@@ -10,7 +10,6 @@ from fernbell.core.molds import Frame, Ring
 from fernbell.server.desserts import models
 from fernbell.server.desserts.schemas import PARTS, PORTIONS, SOLVED, DessertIn
 from fernbell.server.formulas.assemble import book_for
-from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.assemble import mold_of
 
 
@@ -24,26 +23,24 @@ def formulas_of(parts: Sequence[Any]) -> Iterator[tuple[str, str]]:
             yield str(place), part.formula
 
 
-def dessert_of(row: models.Dessert, mold: Ring | Frame | None = None) -> Dessert:
-    """The row as a core value, in its own mold or another."""
+def dessert_of(row: models.Dessert) -> Dessert:
+    """The row as a core value."""
     parts = tuple(PARTS.validate_python(row.parts))
-    portions = PORTIONS.validate_python(row.portions)
-    return Dessert(row.name, mold or mold_of(row.mold), parts, portions)
+    return Dessert(row.name, mold_of(row.mold), parts, PORTIONS.validate_python(row.portions))
 
 
-def solved(row: models.Dessert, count: int) -> tuple[Solved, tuple[Sheet, ...]]:
-    """The dessert worked out for a count. One query beside the row's own."""
-    dessert = dessert_of(row)
-    book = book_for(row.kitchen_id, {key for _, key in formulas_of(dessert.parts)})
-    return solve(dessert, book, count)
+def drawn(entry: DessertIn, mold: Ring | Frame) -> Dessert:
+    """An entry as a core value; without portions it is divided as is usual for the mold.
+
+    Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
+    """
+    return Dessert(entry.name, mold, tuple(entry.parts), entry.portions or portions_for(mold))
 
 
-def what_if(member: Member, entry: DessertIn, mold: Ring | Frame) -> Solved:
-    """A dessert as it would be, not saved. One query beside the mold's."""
-    parts, portions = tuple(entry.parts), entry.portions or portions_for(mold)
-    dessert = Dessert(entry.name, mold, parts, portions)
-    wanted = [key for _, key in formulas_of(parts) if is_uuid(key)]
-    return solve(dessert, book_for(member.kitchen_id, wanted), entry.count)[0]
+def solved(kitchen: UUID, dessert: Dessert, count: int) -> tuple[Solved, tuple[Sheet, ...]]:
+    """The dessert worked out for a count, with the kitchen's formulas. One query."""
+    keys = {key for _, key in formulas_of(dessert.parts) if is_uuid(key)}
+    return solve(dessert, book_for(kitchen, keys), count)
 
 
 def is_uuid(key: str) -> bool:

@@ -75,9 +75,14 @@ class DessertOut(DessertBrief):
 
 
 class ProposeIn(Entry):
-    """A part wanted: what it does, of which formula."""
+    """A part wanted for a dessert as it is drawn: what it does, of which formula.
 
-    rule: str
+    With `into`, the key of an insert, it is a layer of that insert.
+    """
+
+    dessert: DessertIn
+    rule: str = "insert"
+    into: Key | None = None
     key: Key
     formula: UUID
 
@@ -89,8 +94,9 @@ class Proposed(Schema):
 
 
 class RefitIn(Entry):
-    """Another mold for the dessert."""
+    """Another mold for a dessert as it is drawn."""
 
+    dessert: DessertIn
     mold: UUID
 
 

@@ -13,6 +13,7 @@ from fernbell.core.formulas import (
     Line,
     Losses,
     Sheet,
+    batch_working,
     factor_to_volume,
     line_working,
     percent_workings,
@@ -116,6 +117,7 @@ def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
         SheetOut(
             sheet=sheet,
             size=sheet_working(sheet),
+            batch=batch_working(sheet),
             method=heads[sheet.formula].method,
             kind=heads[sheet.formula].kind,
             flavor=heads[sheet.formula].flavor,

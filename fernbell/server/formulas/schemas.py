@@ -7,7 +7,7 @@ from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.formulas import Formula, Line, Losses, Sheet
+from fernbell.core.formulas import USUAL_LOSSES, Formula, Line, Losses, Sheet
 from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut, Text
 
@@ -39,7 +39,7 @@ class FormulaIn(Entry):
     flavor: Annotated[str, StringConstraints(max_length=40)] = ""
     lines: list[LineIn] = Field(default=[], max_length=MOST_LINES)
     base_line: Annotated[str, StringConstraints(max_length=60)] = ""
-    losses: Losses = Losses()
+    losses: Losses = USUAL_LOSSES
     gas_kept: float = 0.8
     measured_density_g_ml: float | None = None
     method: list[Text] = Field(default=[], max_length=60)
@@ -130,10 +130,11 @@ class ReadingOut(Schema):
 
 
 class SheetOut(Schema):
-    """A scaled sheet, with its method, the working of its size and of every line by key."""
+    """A scaled sheet with its method, and the workings of size, batch and every line by key."""
 
     sheet: Sheet
     size: Working
+    batch: Working
     kind: str
     flavor: str
     method: list[str]

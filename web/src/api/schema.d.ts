@@ -22,6 +22,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/propose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Proposed
+         * @description A part measured for a dessert as it is drawn; nothing is saved.
+         */
+        post: operations["propose_part"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/refit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Refitted
+         * @description A dessert as it is drawn in another mold, its gaps kept; nothing is saved.
+         */
+        post: operations["refit_dessert"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/what-if": {
         parameters: {
             query?: never;
@@ -105,46 +145,6 @@ export interface paths {
         get: operations["history_dessert"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/desserts/{row_id}/propose": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Proposed
-         * @description A part measured for this dessert; nothing is changed.
-         */
-        post: operations["propose_part"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/desserts/{row_id}/refit": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Refitted
-         * @description The dessert in another mold, its gaps kept; nothing is changed.
-         */
-        post: operations["refit_dessert"];
         delete?: never;
         options?: never;
         head?: never;
@@ -986,7 +986,7 @@ export interface components {
         };
         /**
          * Dimension
-         * @description A measured distance in the section; `least_mm` is what it ought to be at least.
+         * @description A measured distance in the section; `short` where it ought to be more.
          */
         Dimension: {
             /** End */
@@ -996,10 +996,13 @@ export interface components {
             ];
             /** Layer */
             layer: string | null;
-            /** Least Mm */
-            least_mm?: number | null;
             /** Part */
             part: string;
+            /**
+             * Short
+             * @default false
+             */
+            short: boolean;
             /** Start */
             start: [
                 number,
@@ -1154,7 +1157,7 @@ export interface components {
             /**
              * @default {
              *       "cooking_percent": 0,
-             *       "pan_percent": 0,
+             *       "pan_percent": 2,
              *       "tasting_percent": 0
              *     }
              */
@@ -1595,7 +1598,8 @@ export interface components {
          * @description What one formula does in the dessert.
          *
          *     `measure` is what the rule goes by (volume, surface, strip, pieces) for all desserts;
-         *     `mass` is for one, `make` for all of them, before the losses of the sheet.
+         *     `mass` is for one, `make` for all of them, before the losses of the sheet. Both are None
+         *     where a density is unknown or nothing is left.
          */
         PartResult: {
             /** Formula */
@@ -1604,8 +1608,7 @@ export interface components {
             layer: string | null;
             make: components["schemas"]["Working"] | null;
             mass: components["schemas"]["Working"] | null;
-            /** Measure */
-            measure: number;
+            measure: components["schemas"]["Working"];
             /** Name */
             name: string;
             /** Part */
@@ -1617,8 +1620,6 @@ export interface components {
             pours: components["schemas"]["Pour"][];
             /** Rule */
             rule: string;
-            /** Unit */
-            unit: string;
             volume: components["schemas"]["Working"] | null;
         };
         /**
@@ -1662,17 +1663,25 @@ export interface components {
         };
         /**
          * ProposeIn
-         * @description A part wanted: what it does, of which formula.
+         * @description A part wanted for a dessert as it is drawn: what it does, of which formula.
+         *
+         *     With `into`, the key of an insert, it is a layer of that insert.
          */
         ProposeIn: {
+            dessert: components["schemas"]["DessertIn"];
             /**
              * Formula
              * Format: uuid
              */
             formula: string;
+            /** Into */
+            into?: string | null;
             /** Key */
             key: string;
-            /** Rule */
+            /**
+             * Rule
+             * @default insert
+             */
             rule: string;
         };
         /**
@@ -1716,9 +1725,10 @@ export interface components {
         };
         /**
          * RefitIn
-         * @description Another mold for the dessert.
+         * @description Another mold for a dessert as it is drawn.
          */
         RefitIn: {
+            dessert: components["schemas"]["DessertIn"];
             /**
              * Mold
              * Format: uuid
@@ -1884,9 +1894,10 @@ export interface components {
         };
         /**
          * SheetOut
-         * @description A scaled sheet, with its method, the working of its size and of every line by key.
+         * @description A scaled sheet with its method, and the workings of size, batch and every line by key.
          */
         SheetOut: {
+            batch: components["schemas"]["Working"];
             /** Flavor */
             flavor: string;
             /** Kind */
@@ -2080,6 +2091,54 @@ export interface operations {
             };
         };
     };
+    propose_part: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposed"];
+                };
+            };
+        };
+    };
+    refit_dessert: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RefitIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refitted"];
+                };
+            };
+        };
+    };
     what_if: {
         parameters: {
             query?: never;
@@ -2214,58 +2273,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChangeOut"][];
-                };
-            };
-        };
-    };
-    propose_part: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                row_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProposeIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Proposed"];
-                };
-            };
-        };
-    };
-    refit_dessert: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                row_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RefitIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refitted"];
                 };
             };
         };

@@ -24,6 +24,8 @@ export interface Kinds {
   molds: { brief: Mold; full: Mold; entry: MoldEntry }
 }
 export type Kind = keyof Kinds
+/** What a new row is made of; what is left out is the server's to fill in. */
+export type New<K extends Kind> = Partial<Kinds[K]['entry']> & { name: string }
 
 type Send = (path: string, init?: object) => ReturnType<typeof api.GET>
 
@@ -43,7 +45,7 @@ function requests<K extends Kind>(kind: K) {
         GET(`/api/${kind}`, { params: { query: { archived } } }),
       ),
     read: (id: string) => as<Full>(GET(row, one(id))),
-    create: (entry: Entry) => as<Full>(POST(`/api/${kind}`, { body: entry })),
+    create: (entry: New<K>) => as<Full>(POST(`/api/${kind}`, { body: entry })),
     change: (id: string, revision: number, data: Entry) =>
       as<Full>(PUT(row, { ...one(id), body: { revision, data } })),
     copy: (id: string) => as<Full>(POST(`${row}/copy`, one(id))),
@@ -101,7 +103,7 @@ export function useWrites<K extends Kind>(kind: K) {
   const write = <Given>(mutationFn: (given: Given) => Promise<Full>) =>
     useMutation({ mutationFn, onSuccess: settle })
   return {
-    create: write((entry: Kinds[K]['entry']) => ask.create(entry)),
+    create: write((entry: New<K>) => ask.create(entry)),
     change: write(
       (given: { id: string; revision: number; data: Kinds[K]['entry'] }) =>
         ask.change(given.id, given.revision, given.data) as Promise<Full>,

@@ -59,17 +59,7 @@ async function add() {
 
 async function written(): Promise<string> {
   const kind = KIND_FOR[rule.value]
-  const row = await create.mutateAsync({
-    name: newName.value,
-    kind,
-    flavor: '',
-    lines: [],
-    base_line: '',
-    losses: { cooking_percent: 0, pan_percent: 2, tasting_percent: 0 },
-    gas_kept: 0.8,
-    measured_density_g_ml: null,
-    method: [],
-  })
+  const row = await create.mutateAsync({ name: newName.value, kind })
   return row.id
 }
 

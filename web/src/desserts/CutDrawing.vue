@@ -2,14 +2,15 @@
 /** The cut to scale, with rulers and dimension lines; parts are selected on it. */
 import { computed, ref } from 'vue'
 
-import type { Cut, Dimension, Outline } from '../api/types'
+import type { Cut, Outline } from '../api/types'
 import { type Look, patternId } from '../kit/flavors'
-import { figure } from '../kit/format'
 import TexturePatterns from '../kit/TexturePatterns.vue'
 import { useSize } from '../kit/useSize'
+import CutDimensions from './CutDimensions.vue'
 import CutHandles from './CutHandles.vue'
+import CutRulers from './CutRulers.vue'
 import type { Drag, Handle } from './dragging'
-import { fit, heightFor, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
+import { fit, heightFor, loopsPath, marks, scaleWords, toX, toY } from './drawing'
 import { type Chosen, sameChoice } from './parts'
 
 const props = defineProps<{
@@ -40,9 +41,6 @@ const looks = computed(() => {
   return [...byId.values()]
 })
 const half = computed(() => props.cut.mold_width_mm / 2)
-const step = computed(() => rulerStep(frame.value.scale))
-const across = computed(() => marks(0, props.cut.mold_width_mm, step.value))
-const upright = computed(() => marks(0, props.cut.height_mm, rulerStep(frame.value.scale, 18)))
 const grid = computed(() => ({
   x: marks(-props.cut.width_mm / 2 - 8, props.cut.width_mm / 2 + 8, 10),
   y: marks(0, props.cut.height_mm + 6, 10),
@@ -50,28 +48,6 @@ const grid = computed(() => ({
 
 const choiceOf = (shape: Outline): Chosen => ({ part: shape.part, layer: shape.layer })
 const isChosen = (shape: Outline) => sameChoice(props.chosen, choiceOf(shape))
-const owns = (one: Dimension) =>
-  one.part === props.chosen?.part && (one.layer === null || one.layer === props.chosen.layer)
-
-/** Heights stacked along the right edge; what is selected, and what is too small, stands out. */
-const heights = computed(() =>
-  props.cut.dimensions
-    .filter((one) => one.what !== 'side' && one.value_mm > 0)
-    .map((one) => ({
-      ...one,
-      y1: toY(frame.value, one.start[1]),
-      y2: toY(frame.value, one.end[1]),
-      own: owns(one),
-      short: one.least_mm != null && one.value_mm < one.least_mm,
-    })),
-)
-const sides = computed(() =>
-  props.cut.dimensions
-    .filter((one) => one.what === 'side' && one.part === props.chosen?.part && one.value_mm > 0)
-    .slice(0, 1),
-)
-const right = computed(() => toX(frame.value, props.cut.width_mm / 2) + 16)
-
 /** The last shape of the selected part: of a fill its main pour. */
 const held = computed(() => props.cut.section.filter(isChosen).at(-1))
 const order = computed(() => [
@@ -129,56 +105,8 @@ const order = computed(() => [
         aria-hidden="true"
         :d="`M${toX(frame, -cut.width_mm / 2) - 14} ${frame.y0}H${toX(frame, cut.width_mm / 2) + 14}`"
       />
-      <g class="ruler" aria-hidden="true">
-        <template v-for="y in upright" :key="`ry${y}`">
-          <path :d="`M${toX(frame, -cut.width_mm / 2) - 14} ${toY(frame, y)}h-6`" />
-          <text :x="toX(frame, -cut.width_mm / 2) - 24" :y="toY(frame, y) + 4" text-anchor="end">
-            {{ y }}
-          </text>
-        </template>
-        <template v-for="x in across" :key="`rx${x}`">
-          <path :d="`M${toX(frame, x - half)} ${frame.y0 + 8}v6`" />
-          <text :x="toX(frame, x - half)" :y="frame.y0 + 27" text-anchor="middle">{{ x }}</text>
-        </template>
-      </g>
-      <g aria-hidden="true">
-        <g
-          v-for="(one, i) in heights"
-          :key="i"
-          :class="['dimension', { own: one.own, short: one.short }]"
-        >
-          <path :d="`M${right} ${one.y1}h7m-3.5 0V${one.y2}m-3.5 0h7`" />
-          <text
-            v-if="one.own || one.short || one.y1 - one.y2 > 13"
-            :x="right + 13"
-            :y="(one.y1 + one.y2) / 2 + 4.5"
-          >
-            {{ figure(one.value_mm, 1) }}
-          </text>
-        </g>
-        <g
-          v-for="one in sides"
-          :key="one.part"
-          :class="[
-            'dimension',
-            'own',
-            { short: one.least_mm != null && one.value_mm < one.least_mm },
-          ]"
-        >
-          <path
-            stroke-dasharray="4 3"
-            :d="`M${toX(frame, one.start[0])} ${toY(frame, one.start[1])}H${toX(frame, one.end[0])}`"
-          />
-          <text
-            class="on-part"
-            :x="(toX(frame, one.start[0]) + toX(frame, one.end[0])) / 2"
-            :y="toY(frame, one.start[1]) - 5"
-            text-anchor="middle"
-          >
-            {{ figure(one.value_mm, 1) }}
-          </text>
-        </g>
-      </g>
+      <CutRulers :cut="cut" :frame="frame" />
+      <CutDimensions :cut="cut" :frame="frame" :chosen="chosen" />
     </svg>
   </div>
 </template>
@@ -226,50 +154,5 @@ svg {
 .board {
   stroke: var(--ink);
   stroke-width: 2;
-}
-
-.ruler path {
-  stroke: var(--muted);
-}
-
-.ruler text {
-  fill: var(--muted);
-  font-size: 12.5px;
-}
-
-.dimension path {
-  fill: none;
-  stroke: var(--muted);
-}
-
-.dimension text {
-  fill: var(--muted);
-  font-size: 13px;
-  font-weight: 600;
-}
-
-.dimension.own path {
-  stroke: var(--bronze-text);
-  stroke-width: 1.4;
-}
-
-.dimension.own text {
-  fill: var(--bronze-text);
-  font-weight: 700;
-}
-
-.dimension.short path {
-  stroke: var(--brick);
-}
-
-.dimension.short text {
-  fill: var(--brick);
-  font-weight: 700;
-}
-
-.on-part {
-  paint-order: stroke;
-  stroke: var(--porcelain);
-  stroke-width: 3px;
 }
 </style>

@@ -73,26 +73,22 @@ async function guarded(work: () => Promise<void>) {
   }
 }
 
+/** A new part, or a new layer on top of the selected insert. */
 const add = (rule: Part['rule'], formula: string) =>
   guarded(async () => {
+    if (!draft.value) return
     const key = newKey()
-    if (adding.value?.layerOf !== undefined && insert.value) {
-      const layer = { key, formula, height_mm: 5, name: '' }
-      const part = { ...insert.value, layers: [layer, ...insert.value.layers] }
-      adding.value = null
-      await props.edit({ parts: withPart(parts.value, part) })
-      emit('choose', { part: part.key, layer: key })
-      return
-    }
-    const part = await propose(props.id, rule, key, formula)
+    const into = adding.value?.layerOf ? insert.value?.key : undefined
+    const part = await propose(draft.value, { rule, into, key, formula })
     adding.value = null
-    await props.edit({ parts: withNew(parts.value, part) })
-    emit('choose', { part: key, layer: null })
+    await props.edit({ parts: into ? withPart(parts.value, part) : withNew(parts.value, part) })
+    emit('choose', { part: part.key, layer: into ? key : null })
   })
 
 const changeMold = (mold: string) =>
   guarded(async () => {
-    const fitted = await refit(props.id, mold)
+    if (!draft.value) return
+    const fitted = await refit(draft.value, mold)
     await props.edit({ mold, parts: fitted.parts, portions: fitted.portions })
   })
 

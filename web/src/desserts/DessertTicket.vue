@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What it takes, for how many, and what is wrong. */
-import type { Finding, Solved } from '../api/types'
+import type { Finding, Solved, Working } from '../api/types'
 import FindingCard from '../kit/FindingCard.vue'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
@@ -17,11 +17,10 @@ defineProps<{
 }>()
 const emit = defineEmits<{ count: [count: number]; choose: [chosen: Chosen] }>()
 
-const UNIT: Record<string, (value: number) => string> = {
-  mm: (value) => `${figure(value / 1000, 2)} m`,
-  ml: (value) => `${figure(value, 0)} ml`,
-  'cm²': (value) => `${figure(value, 0)} cm²`,
-  pieces: (value) => `${figure(value, 1)} pieces`,
+/** Strips are long: in meters. Everything else in its own unit. */
+function measured({ value, unit }: Working) {
+  if (unit === 'mm') return { text: figure(value / 1000, 2), unit: 'm' }
+  return { text: figure(value, unit === 'pieces' ? 1 : 0), unit }
 }
 
 function show(finding: Finding) {
@@ -57,7 +56,9 @@ function show(finding: Finding) {
               {{ part.name }}
             </button>
           </th>
-          <td class="quiet measure">{{ (UNIT[part.unit] ?? String)(part.measure) }}</td>
+          <td class="measure">
+            <WorkedFigure :working="part.measure" v-bind="measured(part.measure)" plain />
+          </td>
           <td>
             <WorkedFigure :working="part.make" />
           </td>

@@ -21,13 +21,7 @@ const problem = computed(() => (create.error.value instanceof Problem ? create.e
 async function make() {
   if (!mold.value) return
   try {
-    const row = await create.mutateAsync({
-      name: name.value,
-      mold: mold.value,
-      parts: [],
-      portions: null,
-      count: 1,
-    })
+    const row = await create.mutateAsync({ name: name.value, mold: mold.value })
     emit('close')
     await router.push(`/desserts/${row.id}`)
   } catch {

@@ -60,24 +60,22 @@ export function useSheets(id: () => string, count: () => number | undefined) {
   })
 }
 
-/** A part of that rule and formula, measured for this dessert as it is saved. */
-export async function propose(id: string, rule: string, key: string, formula: string) {
-  const path = { row_id: id }
-  const { part } = await take(
-    api.POST('/api/desserts/{row_id}/propose', {
-      params: { path },
-      body: { rule, key, formula },
-    }),
-  )
+/** What is wanted of a new part; `into` makes it a layer of that insert. */
+export interface Wanted {
+  rule: Part['rule']
+  into?: string | undefined
+  key: string
+  formula: string
+}
+
+/** A part measured for the dessert as it is drawn. */
+export async function propose(dessert: DessertEntry, wanted: Wanted) {
+  const body = { ...wanted, into: wanted.into ?? null, dessert }
+  const { part } = await take(api.POST('/api/desserts/propose', { body }))
   return part as Part
 }
 
 /** The dessert's parts and portions in another mold. */
-export function refit(id: string, mold: string) {
-  return take(
-    api.POST('/api/desserts/{row_id}/refit', {
-      params: { path: { row_id: id } },
-      body: { mold },
-    }),
-  )
+export function refit(dessert: DessertEntry, mold: string) {
+  return take(api.POST('/api/desserts/refit', { body: { dessert, mold } }))
 }

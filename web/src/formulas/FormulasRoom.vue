@@ -17,7 +17,7 @@ import { useSession } from '../shell/session'
 import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
 import MethodEditor from './MethodEditor.vue'
-import { BLANK, type LineEntry, useFormula, useReading } from './useFormula'
+import { type LineEntry, useFormula, useReading } from './useFormula'
 
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
@@ -56,7 +56,7 @@ const saved = computed(() => {
 
 async function make(title: string) {
   try {
-    const row = await create.mutateAsync({ name: title, ...BLANK })
+    const row = await create.mutateAsync({ name: title })
     await router.push(`/formulas/${row.id}`)
   } catch {
     // Shown under the list.

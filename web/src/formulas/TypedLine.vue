@@ -88,14 +88,7 @@ async function addToPantry() {
   if (!unknown.value) return
   try {
     const { name } = unknown.value
-    await create.mutateAsync({
-      name: name.charAt(0).toUpperCase() + name.slice(1),
-      density_g_ml: null,
-      cup_density_g_ml: null,
-      weigh_step_g: 1,
-      pieces: [],
-      note: '',
-    })
+    await create.mutateAsync({ name: name.charAt(0).toUpperCase() + name.slice(1) })
     unknown.value = null
     await enter()
   } catch (error) {

@@ -18,17 +18,6 @@ function lineEntryOf(line: FormulaLine): LineEntry {
   return { key, mass_g, overrun_percent, ingredient, formula }
 }
 
-export const BLANK = {
-  kind: '',
-  flavor: '',
-  lines: [],
-  base_line: '',
-  losses: { cooking_percent: 0, pan_percent: 2, tasting_percent: 0 },
-  gas_kept: 0.8,
-  measured_density_g_ml: null,
-  method: [],
-} satisfies Omit<FormulaEntry, 'name'>
-
 export const useFormula = (id: () => string | undefined) => useDraft('formulas', id, entryOf)
 
 export function useReading(id: () => string | undefined) {

@@ -53,7 +53,7 @@ const pieces = (list: [string, number][]) =>
       <tfoot>
         <tr>
           <td class="grams">
-            <strong>{{ weighed(page.sheet.batch_g, 0.1) }}</strong>
+            <WorkedFigure :working="page.batch" :text="weighed(page.sheet.batch_g, 0.1)" unit="" />
           </td>
           <td colspan="3">
             weighed; {{ figure(page.sheet.finished_g, 0) }} g arrive ·

@@ -4,7 +4,12 @@ import type { Working } from '../api/types'
 import { figure } from './format'
 import { useWorking } from './working'
 
-const props = defineProps<{ working: Working | null; text?: string; unit?: string }>()
+const props = defineProps<{
+  working: Working | null
+  text?: string
+  unit?: string
+  plain?: boolean
+}>()
 const { show } = useWorking()
 </script>
 
@@ -12,7 +17,7 @@ const { show } = useWorking()
   <button
     v-if="props.working"
     type="button"
-    class="figure"
+    :class="['figure', { plain }]"
     :title="`How ${props.working.figure} comes about`"
     @click.stop="show(props.working)"
   >
@@ -34,6 +39,15 @@ const { show } = useWorking()
 
 .figure:hover {
   border-bottom-color: var(--bronze);
+}
+
+.plain {
+  border-color: transparent;
+  color: var(--muted);
+}
+
+.plain strong {
+  font-weight: 400;
 }
 
 .unit {

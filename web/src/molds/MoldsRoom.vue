@@ -1,21 +1,15 @@
 <script setup lang="ts">
 /** Rings and frames by their inner measures, drawn to one scale. */
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { useDraft } from '../api/draft'
 import { useRows, useWrites } from '../api/shelves'
-import type { Mold, MoldEntry, MoldShape } from '../api/types'
+import type { MoldShape } from '../api/types'
 import EmptyState from '../kit/EmptyState.vue'
 import { figure } from '../kit/format'
-import NumberField from '../kit/NumberField.vue'
 import RowList from '../kit/RowList.vue'
-import RowMenu from '../kit/RowMenu.vue'
-import SaveNotice from '../kit/SaveNotice.vue'
-import TextField from '../kit/TextField.vue'
-import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useSession } from '../shell/session'
-import FillTrial from './FillTrial.vue'
+import MoldEditor from './MoldEditor.vue'
 import MoldOutline from './MoldOutline.vue'
 
 const props = defineProps<{ id?: string }>()
@@ -23,37 +17,6 @@ const router = useRouter()
 const { mayWrite } = useSession()
 const { rows, isSuccess } = useRows('molds')
 const { create } = useWrites('molds')
-
-function entryOf(row: Mold): MoldEntry {
-  const { name, shape, note } = row
-  return { name, shape, note }
-}
-const mold = useDraft('molds', () => props.id || undefined, entryOf)
-const entry = computed(() => mold.draft.value)
-const figures = computed(() => mold.row.value?.figures)
-const errorAt = (field: string) => mold.problem.value?.at(field)
-const name = ref('')
-watch(
-  () => entry.value?.name,
-  (now) => (name.value = now ?? ''),
-  { immediate: true },
-)
-
-const MEASURES = {
-  ring: [
-    ['diameter_mm', 'Diameter, inside'],
-    ['height_mm', 'Height'],
-  ],
-  frame: [
-    ['length_mm', 'Length, inside'],
-    ['width_mm', 'Width, inside'],
-    ['height_mm', 'Height'],
-    ['corner_radius_mm', 'Corner radius'],
-  ],
-} as const
-const measures = computed(() => MEASURES[entry.value?.shape.kind ?? 'ring'])
-const valueOf = (shape: MoldShape, field: string) =>
-  Number((shape as unknown as Record<string, number>)[field])
 
 /** All outlines share one scale, so that sizes compare at a glance. */
 const reach = computed(() =>
@@ -73,14 +36,6 @@ async function make(title: string) {
   } catch {
     // Shown under the list.
   }
-}
-
-function measure(field: string, value: number) {
-  if (entry.value) void mold.edit({ shape: { ...entry.value.shape, [field]: value } })
-}
-
-function rename() {
-  if (entry.value && name.value !== entry.value.name) void mold.edit({ name: name.value })
 }
 </script>
 
@@ -127,48 +82,7 @@ function rename() {
       />
     </section>
     <div class="zone-ticket">
-      <section v-if="entry && props.id" class="slip" aria-label="Mold">
-        <header>
-          <h2>{{ entry.shape.kind === 'ring' ? 'Ring' : 'Frame' }}</h2>
-          <RowMenu :id="props.id" kind="molds" :name="entry.name" room="molds" />
-        </header>
-        <SaveNotice
-          v-if="mold.problem.value"
-          :problem="mold.problem.value"
-          @reload="mold.reload"
-          @insist="mold.insist"
-        />
-        <TextField
-          v-model="name"
-          label="Name"
-          :disabled="!mayWrite"
-          :error="errorAt('name')"
-          @focusout="rename"
-          @keydown.enter="rename"
-        />
-        <div class="measures">
-          <NumberField
-            v-for="[field, label] in measures"
-            :key="field"
-            :label="label"
-            unit="mm"
-            :value="valueOf(entry.shape, field)"
-            :disabled="!mayWrite"
-            :error="errorAt(`shape.${field}`)"
-            @commit="(v) => v !== null && measure(field, v)"
-          />
-        </div>
-        <dl v-if="figures">
-          <template
-            v-for="one in [figures.capacity, figures.perimeter, figures.free_surface, figures.wall]"
-            :key="one.figure"
-          >
-            <dt>{{ one.figure }}</dt>
-            <dd><WorkedFigure :working="one" /></dd>
-          </template>
-        </dl>
-        <FillTrial :id="props.id" :key="`${props.id}/${mold.row.value?.revision}`" />
-      </section>
+      <MoldEditor v-if="props.id" :id="props.id" :key="props.id" :disabled="!mayWrite" />
       <p v-else class="slip quiet">Choose a mold to see what it holds.</p>
     </div>
   </div>
@@ -210,40 +124,5 @@ function rename() {
 .mold.chosen {
   background: var(--bronze-wash);
   border-color: var(--bronze);
-}
-
-.slip {
-  align-content: start;
-  display: grid;
-  gap: 12px;
-}
-
-.slip header {
-  align-items: center;
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-}
-
-.measures {
-  display: grid;
-  gap: 8px;
-  grid-template-columns: 1fr 1fr;
-}
-
-dl {
-  display: grid;
-  gap: 4px 12px;
-  grid-template-columns: 1fr auto;
-  margin: 0;
-}
-
-dt {
-  color: var(--muted);
-}
-
-dd {
-  font-weight: 700;
-  margin: 0;
 }
 </style>

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+/** One mold: its inner measures, what it holds, and a trial fill. */
+import { computed, ref, watch } from 'vue'
+
+import { useDraft } from '../api/draft'
+import type { Mold, MoldEntry, MoldShape } from '../api/types'
+import NumberField from '../kit/NumberField.vue'
+import RowMenu from '../kit/RowMenu.vue'
+import SaveNotice from '../kit/SaveNotice.vue'
+import TextField from '../kit/TextField.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
+import FillTrial from './FillTrial.vue'
+
+const props = defineProps<{ id: string; disabled: boolean }>()
+const entryOf = ({ name, shape, note }: Mold): MoldEntry => ({ name, shape, note })
+const mold = useDraft('molds', () => props.id, entryOf)
+const entry = computed(() => mold.draft.value)
+const figures = computed(() => mold.row.value?.figures)
+const errorAt = (field: string) => mold.problem.value?.at(field)
+const name = ref('')
+watch(
+  () => entry.value?.name,
+  (now) => (name.value = now ?? ''),
+  { immediate: true },
+)
+
+const height = { field: 'height_mm', label: 'Height' }
+const MEASURES = {
+  ring: [{ field: 'diameter_mm', label: 'Diameter, inside' }, height],
+  frame: [
+    { field: 'length_mm', label: 'Length, inside' },
+    { field: 'width_mm', label: 'Width, inside' },
+    height,
+    { field: 'corner_radius_mm', label: 'Corner radius' },
+  ],
+}
+const valueOf = (shape: MoldShape, field: string) =>
+  Number((shape as unknown as Record<string, number>)[field])
+
+function measure(field: string, value: number | null) {
+  if (!entry.value || value === null) return
+  void mold.edit({ shape: { ...entry.value.shape, [field]: value } as MoldShape })
+}
+
+function rename() {
+  if (entry.value && name.value !== entry.value.name) void mold.edit({ name: name.value })
+}
+</script>
+
+<template>
+  <section v-if="entry" class="slip" aria-label="Mold">
+    <header>
+      <h2>{{ entry.shape.kind === 'ring' ? 'Ring' : 'Frame' }}</h2>
+      <RowMenu :id="id" kind="molds" :name="entry.name" room="molds" />
+    </header>
+    <SaveNotice
+      v-if="mold.problem.value"
+      :problem="mold.problem.value"
+      @reload="mold.reload"
+      @insist="mold.insist"
+    />
+    <TextField
+      v-model="name"
+      label="Name"
+      :disabled="disabled"
+      :error="errorAt('name')"
+      @focusout="rename"
+      @keydown.enter="rename"
+    />
+    <div class="measures">
+      <NumberField
+        v-for="one in MEASURES[entry.shape.kind]"
+        :key="one.field"
+        :label="one.label"
+        unit="mm"
+        :value="valueOf(entry.shape, one.field)"
+        :disabled="disabled"
+        :error="errorAt(`shape.${one.field}`)"
+        @commit="(value) => measure(one.field, value)"
+      />
+    </div>
+    <dl v-if="figures">
+      <template
+        v-for="one in [figures.capacity, figures.perimeter, figures.free_surface, figures.wall]"
+        :key="one.figure"
+      >
+        <dt>{{ one.figure }}</dt>
+        <dd><WorkedFigure :working="one" /></dd>
+      </template>
+    </dl>
+    <FillTrial :id="id" :key="`${id}/${mold.row.value?.revision}`" />
+  </section>
+</template>
+
+<style scoped>
+.slip {
+  align-content: start;
+  display: grid;
+  gap: 12px;
+}
+
+header {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+}
+
+.measures {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 1fr 1fr;
+}
+
+dl {
+  display: grid;
+  gap: 4px 12px;
+  grid-template-columns: 1fr auto;
+  margin: 0;
+}
+
+dt {
+  color: var(--muted);
+}
+
+dd {
+  font-weight: 700;
+  margin: 0;
+}
+</style>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+/** One ingredient: density, the scale it is weighed on, what one piece weighs. */
+import Select from 'ant-design-vue/es/select'
+import { computed, ref, watch } from 'vue'
+
+import { useDraft } from '../api/draft'
+import type { Ingredient, IngredientEntry } from '../api/types'
+import NumberField from '../kit/NumberField.vue'
+import RowMenu from '../kit/RowMenu.vue'
+import SaveNotice from '../kit/SaveNotice.vue'
+import TextField from '../kit/TextField.vue'
+import PiecesEditor from './PiecesEditor.vue'
+
+const props = defineProps<{ id: string; disabled: boolean }>()
+
+function entryOf(row: Ingredient): IngredientEntry {
+  const { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, note } = row
+  return { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, note }
+}
+const ingredient = useDraft('ingredients', () => props.id, entryOf)
+const entry = computed(() => ingredient.draft.value)
+const errorAt = (field: string) => ingredient.problem.value?.at(field)
+const text = ref({ name: '', note: '' })
+watch(entry, (now) => (text.value = { name: now?.name ?? '', note: now?.note ?? '' }), {
+  immediate: true,
+})
+
+const STEPS = [
+  { value: 0.01, label: '0.01 g, fine scale' },
+  { value: 0.1, label: '0.1 g, small strong things' },
+  { value: 1, label: '1 g, bulk' },
+  { value: 5, label: '5 g, large batches' },
+]
+
+function commit() {
+  const { name, note } = text.value
+  if (!entry.value || (name === entry.value.name && note === entry.value.note)) return
+  void ingredient.edit({ name, note })
+}
+</script>
+
+<template>
+  <section v-if="entry" class="slip" aria-label="Ingredient">
+    <header>
+      <h2>Ingredient</h2>
+      <RowMenu :id="id" kind="ingredients" :name="entry.name" room="pantry" />
+    </header>
+    <SaveNotice
+      v-if="ingredient.problem.value"
+      :problem="ingredient.problem.value"
+      @reload="ingredient.reload"
+      @insist="ingredient.insist"
+    />
+    <TextField
+      v-model="text.name"
+      label="Name"
+      :disabled="disabled"
+      :error="errorAt('name')"
+      @focusout="commit"
+      @keydown.enter="commit"
+    />
+    <NumberField
+      label="Density, without gaps or air"
+      unit="g/ml"
+      :step="0.01"
+      optional
+      placeholder="unknown"
+      :value="entry.density_g_ml ?? null"
+      :disabled="disabled"
+      :error="errorAt('density_g_ml')"
+      @commit="(v) => ingredient.edit({ density_g_ml: v })"
+    />
+    <NumberField
+      label="A level cup of it"
+      unit="g/ml"
+      :step="0.01"
+      optional
+      placeholder="the same"
+      :value="entry.cup_density_g_ml ?? null"
+      :disabled="disabled"
+      :error="errorAt('cup_density_g_ml')"
+      @commit="(v) => ingredient.edit({ cup_density_g_ml: v })"
+    />
+    <label class="step">
+      <span class="eyebrow">Weighed to</span>
+      <Select
+        :value="entry.weigh_step_g ?? 1"
+        :options="STEPS"
+        :disabled="disabled"
+        @change="(step) => ingredient.edit({ weigh_step_g: Number(step) })"
+      />
+    </label>
+    <PiecesEditor
+      :pieces="entry.pieces ?? []"
+      :disabled="disabled"
+      :error-at="errorAt"
+      @change="(pieces) => ingredient.edit({ pieces })"
+    />
+    <TextField
+      v-model="text.note"
+      label="Note"
+      :disabled="disabled"
+      :error="errorAt('note')"
+      @focusout="commit"
+      @keydown.enter="commit"
+    />
+  </section>
+</template>
+
+<style scoped>
+.slip {
+  align-content: start;
+  display: grid;
+  gap: 12px;
+}
+
+header {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+}
+
+.step {
+  display: grid;
+}
+</style>
