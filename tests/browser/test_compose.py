@@ -15,7 +15,7 @@ from tests.browser.conftest import come_in, enter, pick
 def ticket(page: Page) -> str:
     """The ticket's text with plain spaces."""
     text = page.get_by_role("region", name="What it takes").inner_text().replace("\u202f", "")
-    return re.sub(r"(\d) ?g\b", r"\1 g", re.sub(r"\s+", " ", text))
+    return re.sub(r"(\d) ?(g|ml)\b", r"\1 \2", re.sub(r"\s+", " ", text))
 
 
 def reedbed_with_quince(height_mm: float) -> dict[str, float]:
@@ -154,7 +154,7 @@ def test_the_list_of_parts_is_walked_and_reordered_by_keys(page: Page, demo: str
 
 def test_any_figure_opens_its_working(page: Page, demo: str) -> None:
     come_in(page, demo)
-    page.get_by_role("row", name="Quince, set").get_by_title("comes about").click()
+    page.get_by_title("How Quince, set to make comes about").click()
     working = page.get_by_role("dialog")
     expect(working).to_contain_text("π/4 × 160² × 10 / 1 000 = 201.1 ml")
     expect(working).to_contain_text("Source: geometry, exact")

@@ -1,0 +1,176 @@
+"""What a working writes down is worked out again from its text, and must give its figure."""
+
+import ast
+import math
+import re
+from collections.abc import Iterator
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from fernbell.core.desserts import Dessert, solve
+from fernbell.core.formulas import (
+    batch_working,
+    line_working,
+    percent_workings,
+    read_formulas,
+    sheet_working,
+    volume_working,
+)
+from fernbell.core.molds import Frame, Ring, depth_working, mold_workings
+from fernbell.core.working import Working, figure_text
+from fernbell.server.demo.book import demo_book
+from fernbell.server.demo.desserts import REEDBED
+from tests.core.drawing import WITH_DENSITY, desserts
+from tests.core.kitchen import BOOK
+
+# A number written to four figures is off by half of the fourth at most.
+WRITTEN = 5e-4
+
+Known = tuple[float, float]
+"""A value, and how far off it may be."""
+
+
+def worked_out(expression: str) -> Known:
+    """Value of an arithmetic as written, with the error its rounded numbers may add up to."""
+    plain = re.sub(r"(?<=\d) (?=\d{3})", "", expression)
+    for sign, python in (("×", "*"), ("−", "-"), ("²", "**2"), ("π", "pi")):
+        plain = plain.replace(sign, python)
+    return known(ast.parse(re.sub(r"(\d)pi", r"\1*pi", plain).strip(), mode="eval").body)
+
+
+def known(node: ast.expr) -> Known:
+    """First-order error propagation through the four operations and a square."""
+    match node:
+        case ast.Constant(value=int() | float() as value):
+            return float(value), WRITTEN * abs(value)
+        case ast.Name(id="pi"):
+            return math.pi, 0.0
+        case ast.UnaryOp(op=ast.USub(), operand=inner):
+            value, error = known(inner)
+            return -value, error
+        case ast.BinOp(left=left, op=ast.Pow(), right=ast.Constant(value=2)):
+            value, error = known(left)
+            return value**2, 2 * abs(value) * error
+        case ast.BinOp(left=left, op=op, right=right):
+            return combined(op, known(left), known(right))
+    raise AssertionError(f"no arithmetic: {ast.dump(node)}")
+
+
+def combined(op: ast.operator, left: Known, right: Known) -> Known:
+    (a, da), (b, db) = left, right
+    match op:
+        case ast.Add():
+            return a + b, da + db
+        case ast.Sub():
+            return a - b, da + db
+        case ast.Mult():
+            return a * b, abs(a) * db + abs(b) * da
+        case ast.Div():
+            return a / b, da / abs(b) + abs(a) * db / b**2
+    raise AssertionError(f"no operation of a kitchen: {op}")
+
+
+def stated(working: Working) -> tuple[str, str] | None:
+    """Left and right of the first equation of a working; None where it states without computing."""
+    found = re.match(r"^(.*?) = (-?[\d .]+)", working.arithmetic)
+    if not found:
+        return None
+    # Names stand before the numbers in the sum of a sheet's uses.
+    left = re.sub(r"[A-Za-zÀ-ÖØ-öø-ÿ][A-Za-zÀ-ÖØ-öø-ÿ ,%-]*?(?=\s\d)", "", found.group(1))
+    return left, found.group(2).strip()
+
+
+def all_of(working: Working | None) -> Iterator[Working]:
+    if working is not None:
+        yield working
+        for step in working.steps:
+            yield from all_of(step)
+
+
+def check(working: Working) -> None:
+    """The written result is the figure, and the written sum gives the written result."""
+    equation = stated(working)
+    if equation is None:
+        assert "as entered" in working.arithmetic
+        return
+    left, right = equation
+    result = float(right.replace(" ", ""))
+    value, error = worked_out(left)
+    assert abs(value - result) <= 1.1 * (error + WRITTEN * abs(result)) + 1e-9, working.arithmetic
+    if "raised to" not in working.arithmetic and "weighed as" not in working.arithmetic:
+        assert result == pytest.approx(working.value, rel=6e-4, abs=0.5 if result >= 1000 else 1e-9)
+
+
+def workings_of(dessert: Dessert, count: int) -> Iterator[Working]:
+    solved, made = solve(dessert, BOOK, count)
+    for part in solved.parts:
+        for one in (part.measure, part.volume, part.mass, part.make):
+            yield from all_of(one)
+    for one in (solved.finished, solved.finished_all, solved.portion, solved.liner):
+        yield from all_of(one)
+    yield from all_of(solved.height)
+    yield from all_of(solved.surface)
+    for sheet in made:
+        yield from all_of(sheet_working(sheet))
+        yield from all_of(batch_working(sheet))
+        for line in sheet.lines:
+            yield from all_of(line_working(sheet, line))
+
+
+@settings(max_examples=60)
+@given(desserts(WITH_DENSITY), st.integers(1, 40))
+def test_every_working_of_a_dessert_gives_its_figure(dessert: Dessert, count: int) -> None:
+    for working in workings_of(dessert, count):
+        assert working.rule
+        assert working.source
+        check(working)
+
+
+def test_every_working_of_the_demo_gives_its_figure() -> None:
+    book = demo_book()
+    solved, made = solve(REEDBED, book, 6)
+    seen = 0
+    for part in solved.parts:
+        for working in (*all_of(part.make), *all_of(part.measure)):
+            check(working)
+            seen += 1
+    for reading in read_formulas(book, [sheet.formula for sheet in made]).values():
+        for one in (volume_working(reading), *percent_workings(book, reading)):
+            for working in all_of(one):
+                check(working)
+                seen += 1
+    assert seen > 100
+
+
+@given(st.floats(20, 1000), st.floats(5, 300), st.floats(0.001, 1))
+def test_every_working_of_a_ring_gives_its_figure(size: float, height: float, share: float) -> None:
+    ring = Ring(size, height)
+    for working in (*mold_workings(ring), depth_working(ring, share * ring.capacity_ml)):
+        check(working)
+
+
+@given(st.floats(20, 1000), st.floats(20, 1000), st.floats(5, 300), st.floats(0, 1))
+def test_every_working_of_a_frame_gives_its_figure(
+    length: float, width: float, height: float, corner: float
+) -> None:
+    for working in mold_workings(Frame(length, width, height, corner * min(length, width) / 2)):
+        check(working)
+
+
+@pytest.mark.parametrize(
+    ("value", "text"),
+    [(0, "0"), (1145.11, "1 145"), (35.3678, "35.37"), (0.75239, "0.7524"), (-3.5, "-3.5")],
+)
+def test_figures_are_written_to_four_places(value: float, text: str) -> None:
+    assert figure_text(value) == text
+
+
+def test_this_check_would_notice_a_wrong_sum() -> None:
+    wrong = Working("x", 12.0, "g", (), "rule", "3 × 5 = 12 g", "source")
+    with pytest.raises(AssertionError):
+        check(wrong)
+    other = Working("x", 16.0, "g", (), "rule", "3 × 5 = 15 g", "source")
+    with pytest.raises(AssertionError):
+        check(other)
