@@ -15,6 +15,7 @@ from fernbell.core.desserts import (
     Insert,
     Wedges,
     propose,
+    propose_layer,
     refit,
     solve,
 )
@@ -131,3 +132,17 @@ def test_in_another_mold_the_gap_to_the_wall_is_kept(mold: Mold) -> None:
 
 def test_in_its_own_mold_nothing_changes() -> None:
     assert refit(entremet(), Ring(180, 45)) == entremet()
+
+
+def test_a_layer_is_proposed_on_top_and_stays_covered() -> None:
+    insert = propose_layer(entremet(), "heart", "new", "jelly")
+    assert [layer.key for layer in insert.layers] == ["new", "jelly", "crumb"]
+    assert insert.layers[0].height_mm == 5
+    # Between 25 and 45 mm two more of 5 leave 10; asked again and again it gets thin.
+    dessert = entremet(heart=insert)
+    for number in range(4):
+        dessert = entremet(heart=propose_layer(dessert, "heart", f"n{number}", "jelly"))
+    top = next(one for one in dessert.parts if isinstance(one, Insert)).layers[0]
+    assert top.height_mm == 1
+    with pytest.raises(CoreError, match="insert of this dessert"):
+        propose_layer(entremet(), "base", "new", "jelly")

@@ -4,7 +4,18 @@ from dataclasses import replace
 
 import pytest
 
-from fernbell.core.desserts import Band, Base, Coat, Dessert, Fill, Insert, Layer, Wedges, solve
+from fernbell.core.desserts import (
+    Band,
+    Base,
+    Coat,
+    Dessert,
+    Fill,
+    Garnish,
+    Insert,
+    Layer,
+    Wedges,
+    solve,
+)
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas import Book, Formula, Line
 from fernbell.core.molds import Ring
@@ -156,3 +167,67 @@ def test_the_worst_comes_first() -> None:
     solved, _ = solve(dessert, BOOK, 4)
     order = [finding.severity for finding in solved.findings]
     assert order == sorted(order, key=[Severity.WRONG, Severity.CAUTION, Severity.NOTE].index)
+
+
+def test_a_fill_above_the_rim_is_said_and_goes_at_the_rim() -> None:
+    over = findings(entremet(mousse=Fill("mousse", "mousse", level_mm=50)))["above-rim"]
+    assert (over.severity, over.part) == (Severity.WRONG, "mousse")
+    assert "5 mm above the rim" in over.message
+    assert findings(entremet(mousse=Fill("mousse", "mousse", level_mm=45))) == {}
+
+
+def test_a_garnish_is_counted_and_needs_no_density() -> None:
+    nut = Garnish("nut", "riddle", piece_g=2)
+    solved, _ = solve(entremet(nut=nut), BOOK, 4)
+    assert [one.code for one in solved.findings] == []
+    assert next(one for one in solved.parts if one.part == "nut").make.value == 80
+
+
+def test_a_formula_without_density_in_two_parts_is_said_once() -> None:
+    dessert = entremet(
+        base=Base("base", "riddle", 10, 170),
+        heart=Insert("heart", (Layer("l", "riddle", 9),), 150, 14),
+    )
+    solved, _ = solve(dessert, BOOK)
+    assert [one.code for one in solved.findings].count("no-density") == 1
+
+
+def test_an_insert_on_the_bare_board_asks_for_no_seal() -> None:
+    dessert = entremet(base=None, heart=heart(lift=0))
+    assert findings(dessert) == {}
+    gaps = [one for one in solve(dessert, BOOK)[0].cut.dimensions if one.what == "below"]
+    assert [one.short for one in gaps] == [False]
+
+
+@pytest.mark.parametrize(
+    ("insert", "what", "code"),
+    [
+        (heart(across=170), "side", "insert-near-wall"),
+        (heart(lift=11), "below", "insert-near-base"),
+        (heart(lift=33), "above", "insert-near-top"),
+    ],
+)
+def test_the_drawing_and_the_findings_agree_on_what_is_short(
+    insert: Insert, what: str, code: str
+) -> None:
+    solved, _ = solve(entremet(heart=insert), BOOK, 4)
+    short = {one.what for one in solved.cut.dimensions if one.short}
+    assert short == {what}
+    assert {one.code for one in solved.findings} == {code}
+
+
+def test_two_inserts_are_judged_against_each_other() -> None:
+    lower = heart(lift=13, height=8)
+    upper = Insert("upper", (Layer("u", "jelly", 8),), 150, 18)
+    found = findings(entremet(heart=lower, upper=upper))
+    assert found["insert-in-base"].part == "upper"
+    assert "3 mm inside Jelly" in found["insert-in-base"].message
+    apart = Insert("upper", (Layer("u", "jelly", 8),), 150, 25)
+    assert findings(entremet(heart=lower, upper=apart)) == {}
+    fill = next(
+        one
+        for one in solve(entremet(heart=lower, upper=apart), BOOK)[0].parts
+        if one.part == "mousse"
+    )
+    assert [pour.name for pour in fill.pours] == ["Seal", "Pour 2", "Main pour"]
+    assert sum(pour.volume_ml for pour in fill.pours) == pytest.approx(fill.volume.value)

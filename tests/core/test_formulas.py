@@ -13,6 +13,7 @@ from fernbell.core.formulas import (
     Formula,
     Line,
     Losses,
+    batch_working,
     factor_to_mass,
     factor_to_volume,
     line_working,
@@ -22,7 +23,7 @@ from fernbell.core.formulas import (
     sheets,
     volume_working,
 )
-from fernbell.core.pantry import Ingredient
+from fernbell.core.pantry import Ingredient, Piece
 from tests.core.kitchen import BOOK
 
 READ = read_formulas(BOOK, ["mousse", "glaze", "jelly", "riddle"])
@@ -202,9 +203,45 @@ class TestSheets:
 
 
 def test_pieces_are_counted_beside_the_grams() -> None:
-    from fernbell.core.pantry import Piece
-
     egg = Ingredient("egg", "Egg", 1.03, pieces=(Piece("egg", 50),))
     book = Book((egg,), (Formula("f", "F", (Line("a", 100, "egg"),)),))
     made = sheets(book, read_formulas(book, ["f"]), [Demand("f", 250, "x")])[0]
     assert made.lines[0].pieces == (("egg", 5.0),)
+
+
+def test_a_weighed_line_counts_its_pieces_in_the_working() -> None:
+    egg = Ingredient("egg", "Egg", 1.03, pieces=(Piece("egg", 50),))
+    book = Book((egg,), (Formula("f", "F", (Line("a", 100, "egg"),)),))
+    made = sheets(book, read_formulas(book, ["f"]), [Demand("f", 250, "x")])[0]
+    assert "250 / 50 = 5 × egg" in line_working(made, made.lines[0]).arithmetic
+
+
+def test_the_batch_tells_how_far_rounding_moved_it() -> None:
+    made = sheets(BOOK, read_formulas(BOOK, ["jelly"]), [Demand("jelly", 150.3, "a")])[0]
+    # 148.07 + 2.22: weighed as 148 and 2.2.
+    working = batch_working(made)
+    assert working.arithmetic == "148 + 2.2 = 150.2 g"
+    assert working.given[1].value == pytest.approx(-0.1)
+
+
+class TestLightness:
+    """A weighed cup lighter than the sum of its parts: air, where air was beaten in."""
+
+    def fold_into_water(self, *, whipped: bool) -> float:
+        foam = Formula(
+            "foam",
+            "Foam",
+            (Line("a", 100, "cream", overrun_percent=100 if whipped else 0),),
+            measured_density_g_ml=0.5,
+        )
+        outer = Formula("o", "O", (Line("a", 100, formula="foam"), Line("b", 100, "water")))
+        density = read_formulas(with_formulas(foam, outer), ["o"])["o"].density_g_ml
+        assert density is not None
+        return density
+
+    def test_a_foam_loses_air_when_it_is_folded(self) -> None:
+        # 100 ml of substance and 100 of gas, 80 kept: 200 g in 280 ml.
+        assert self.fold_into_water(whipped=True) == pytest.approx(200 / 280)
+
+    def test_a_porous_thing_keeps_its_volume(self) -> None:
+        assert self.fold_into_water(whipped=False) == pytest.approx(200 / 300)

@@ -1,0 +1,41 @@
+"""A copy of the commands in a folder of their own, so that tests touch nobody's state."""
+
+import shutil
+import subprocess
+import sys
+from collections.abc import Callable
+from pathlib import Path
+
+import pytest
+
+from tests.conftest import ROOT
+
+Run = Callable[..., subprocess.CompletedProcess[str]]
+
+
+@pytest.fixture
+def checkout(tmp_path: Path) -> Path:
+    """A folder with ./fern and ops, and nothing installed."""
+    folder = tmp_path / "kitchen"
+    folder.mkdir()
+    shutil.copy(ROOT / "fern", folder / "fern")
+    shutil.copytree(ROOT / "ops", folder / "ops", ignore=shutil.ignore_patterns("__pycache__"))
+    return folder
+
+
+@pytest.fixture
+def fern(checkout: Path) -> Run:
+    """Run ./fern there."""
+
+    def run(*arguments: str, **options: object) -> subprocess.CompletedProcess[str]:
+        return subprocess.run(
+            [sys.executable, str(checkout / "fern"), *arguments],
+            cwd=checkout,
+            capture_output=True,
+            text=True,
+            timeout=60,
+            check=False,
+            **options,
+        )
+
+    return run

@@ -1,0 +1,222 @@
+"""The pieces of the commands: nothing is done twice, logs are kept, clusters are whole."""
+
+import os
+import shutil
+import sys
+import tempfile
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+
+from ops import install, lock, postgres, run
+from ops.say import Stop
+
+
+@pytest.fixture
+def state(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
+    """A state folder of the test's own."""
+    folder = tmp_path / "state"
+    for module in (install, lock, run):
+        monkeypatch.setattr(module, "STATE", folder, raising=False)
+    monkeypatch.setattr(run, "LOGS", folder / "log")
+    return folder
+
+
+class TestRunning:
+    def test_output_goes_to_a_log(self, state: Path) -> None:
+        run.quietly("talk", [sys.executable, "-c", "print('all of it')"])
+        assert (state / "log" / "talk.log").read_text() == "all of it\n"
+
+    def test_a_failure_stops_with_the_last_line_and_the_log(self, state: Path) -> None:
+        code = "import sys; print('first'); print('the reason'); sys.exit(3)"
+        with pytest.raises(Stop, match=r"talk failed: the reason \(all of it is in .*talk\.log\)"):
+            run.quietly("talk", [sys.executable, "-c", code])
+
+    def test_a_silent_failure_is_told_too(self, state: Path) -> None:
+        with pytest.raises(Stop, match="it said nothing"):
+            run.quietly("talk", [sys.executable, "-c", "raise SystemExit(1)"])
+
+    def test_an_answer_is_what_was_printed(self) -> None:
+        assert run.answer([sys.executable, "-c", "print(' 42 ')"]) == "42"
+        with pytest.raises(Stop, match="failed"):
+            run.answer([sys.executable, "-c", "raise SystemExit('no')"])
+
+
+class TestLocks:
+    def test_one_at_a_time(self, state: Path) -> None:
+        with lock.only_one("start", "taken by {}"):
+            assert lock.holder("start") == os.getpid()
+            with (
+                pytest.raises(Stop, match=f"taken by {os.getpid()}"),
+                lock.only_one("start", "taken by {}"),
+            ):
+                pass
+        assert lock.holder("start") is None
+
+    def test_a_lock_nobody_made_is_held_by_nobody(self, state: Path) -> None:
+        assert lock.holder("never") is None
+
+    def test_it_is_free_again_after_a_failure(self, state: Path) -> None:
+        with pytest.raises(Stop), lock.only_one("start", "taken by {}"):
+            raise Stop("something")
+        with lock.only_one("start", "taken by {}"):
+            pass
+
+
+class TestInstalling:
+    @pytest.fixture
+    def project(self, state: Path, tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
+        """A project whose installs are only counted."""
+        root = tmp_path / "project"
+        (root / "web" / "src").mkdir(parents=True)
+        (root / "web" / "package-lock.json").write_text("{}")
+        (root / "web" / "src" / "main.ts").write_text("1")
+        (root / "requirements.txt").write_text("a==1")
+        (root / "requirements-dev.txt").write_text("a==1\nb==2")
+        monkeypatch.setattr(install, "ROOT", root)
+        monkeypatch.setattr(install, "WEB", root / "web")
+        monkeypatch.setattr(install, "VENV", root / ".venv")
+        monkeypatch.setattr(install, "PYTHON", root / ".venv" / "bin" / "python")
+        return root
+
+    @pytest.fixture
+    def done(self, project: Path, monkeypatch: pytest.MonkeyPatch) -> list[str]:
+        """What was run, in order."""
+        names: list[str] = []
+
+        def pretend(name: str, *_: object, **__: object) -> None:
+            names.append(name)
+            if name == "venv":
+                (project / ".venv" / "bin").mkdir(parents=True)
+                (project / ".venv" / "bin" / "python").touch()
+            if name == "npm":
+                (project / "web" / "node_modules").mkdir(exist_ok=True)
+            if name == "build":
+                (project / "web" / "dist").mkdir(exist_ok=True)
+                (project / "web" / "dist" / "index.html").touch()
+
+        monkeypatch.setattr(install, "quietly", pretend)
+        return names
+
+    def test_python_packages_once_and_again_when_they_change(
+        self, project: Path, done: list[str]
+    ) -> None:
+        install.python_packages(dev=False)
+        install.python_packages(dev=False)
+        assert done == ["venv", "pip"]
+        (project / "requirements.txt").write_text("a==2")
+        install.python_packages(dev=False)
+        assert done == ["venv", "pip", "pip"]
+
+    def test_packages_for_the_tests_serve_the_application_too(
+        self, project: Path, done: list[str]
+    ) -> None:
+        install.python_packages(dev=True)
+        install.python_packages(dev=False)
+        assert done == ["venv", "pip"]
+
+    def test_front_end_packages_and_build_once_and_after_a_change(
+        self, project: Path, done: list[str]
+    ) -> None:
+        for _ in range(2):
+            install.web_packages()
+            install.build_web()
+        assert done == ["npm", "build"]
+        (project / "web" / "src" / "main.ts").write_text("2")
+        install.web_packages()
+        install.build_web()
+        assert done == ["npm", "build", "build"]
+        shutil.rmtree(project / "web" / "node_modules")
+        install.web_packages()
+        assert done[-1] == "npm"
+
+    def test_a_full_disk_is_noticed_before_anything_is_installed(
+        self, project: Path, monkeypatch: pytest.MonkeyPatch
+    ) -> None:
+        usage = shutil.disk_usage(project)
+        little = usage._replace(free=50_000_000)
+        monkeypatch.setattr(install.shutil, "disk_usage", lambda _: little)
+        with pytest.raises(Stop, match="Not enough disk: 50 MB are free"):
+            install.check_room()
+
+    def test_an_ordinary_user_is_told_which_packages_to_ask_for(
+        self, project: Path, monkeypatch: pytest.MonkeyPatch
+    ) -> None:
+        monkeypatch.setattr(install, "POSTGRES", project / "nowhere")
+        monkeypatch.setattr(install, "CHROMIUM", project / "nowhere")
+        monkeypatch.setattr(install.os, "geteuid", lambda: 1000)
+        with pytest.raises(Stop, match="apt-get install postgresql chromium"):
+            install.debian_packages(browser=True)
+
+    def test_root_gets_them_installed(
+        self, project: Path, done: list[str], monkeypatch: pytest.MonkeyPatch
+    ) -> None:
+        monkeypatch.setattr(install, "POSTGRES", project / "nowhere")
+        monkeypatch.setattr(install.os, "geteuid", lambda: 0)
+        install.debian_packages(browser=False)
+        assert done == ["apt-update", "apt-install"]
+
+
+class TestCluster:
+    @pytest.fixture
+    def home(self) -> Iterator[Path]:
+        """A folder the account `postgres` can reach."""
+        with tempfile.TemporaryDirectory(prefix="fernbell-test-") as folder:
+            Path(folder).chmod(0o755)
+            yield Path(folder) / "pg"
+
+    def test_it_keeps_its_data_between_starts(self, home: Path) -> None:
+        cluster = postgres.Cluster(home, durable=False)
+        cluster.prepare()
+        cluster.start()
+        try:
+            cluster.ensure_database("kept")
+            cluster.ensure_database("kept")
+            first = cluster.port
+            cluster.stop()
+            assert not cluster.running()
+            cluster.prepare()
+            cluster.start()
+            listing = cluster._client("psql", "-tAc", "SELECT datname FROM pg_database", "kept")
+            assert "kept" in listing.split()
+            assert first
+            cluster.drop_database("kept")
+            cluster.drop_database("kept")
+        finally:
+            cluster.erase()
+        assert not home.exists()
+
+    def test_a_server_left_over_is_stopped_before_another_starts(self, home: Path) -> None:
+        cluster = postgres.Cluster(home, durable=False)
+        cluster.prepare()
+        cluster.start()
+        try:
+            other = postgres.Cluster(home, durable=False)
+            assert other.running()
+            other.start()
+            other.ensure_database("mine")
+        finally:
+            cluster.erase()
+
+    def test_a_half_made_cluster_is_made_anew(self, home: Path) -> None:
+        half = home / "data.making" / "base"
+        half.mkdir(parents=True)
+        cluster = postgres.Cluster(home, durable=False)
+        cluster.prepare()
+        assert (home / "data" / "PG_VERSION").exists()
+        assert not (home / "data.making").exists()
+        cluster.erase()
+
+    def test_a_damaged_cluster_is_left_alone_and_named(self, home: Path) -> None:
+        (home / "data" / "base").mkdir(parents=True)
+        with pytest.raises(Stop, match=r"damaged .* Nothing was changed"):
+            postgres.Cluster(home).prepare()
+        assert (home / "data" / "base").exists()
+
+    def test_its_password_is_nobody_elses(self, home: Path) -> None:
+        cluster = postgres.Cluster(home, durable=False)
+        cluster.prepare()
+        assert (home / "password").stat().st_mode & 0o077 == 0
+        assert len(cluster.env["FERNBELL_DB_PASSWORD"]) >= 24
+        cluster.erase()
