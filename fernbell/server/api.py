@@ -3,6 +3,7 @@
 from ninja.renderers import JSONRenderer
 
 from fernbell.server.desserts.api import router as desserts
+from fernbell.server.desserts.stacks import router as stacks
 from fernbell.server.formulas.api import router as formulas
 from fernbell.server.kitchens.api import member_router, session_router
 from fernbell.server.kitchens.auth import MemberAuth
@@ -32,3 +33,4 @@ api.add_router("/ingredients", pantry)
 api.add_router("/formulas", formulas)
 api.add_router("/molds", molds)
 api.add_router("/desserts", desserts)
+api.add_router("/stacks", stacks)

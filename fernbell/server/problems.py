@@ -91,7 +91,8 @@ def problem(
 # Steps of pydantic's path that are no fields: ninja's wrapping, and the tags of unions.
 _NO_FIELD = {
     *("body", "data", "query", "path"),
-    *("ring", "frame", "base", "insert", "fill", "coat", "band", "garnish", "wedges", "grid"),
+    *("ring", "frame", "base", "insert", "fill", "coat", "band", "garnish"),
+    *("wedges", "grid", "by count", "by weight"),
 }
 _WORDS = {
     "missing": "is missing",

@@ -13,6 +13,7 @@ ALLOWED_HOSTS = os.environ.get("FERNBELL_HOSTS", "127.0.0.1,localhost,testserver
 
 INSTALLED_APPS = [
     "django.contrib.auth",
+    "django.contrib.postgres",
     "django.contrib.contenttypes",
     "django.contrib.sessions",
     "fernbell.server.kitchens",

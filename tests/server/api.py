@@ -17,6 +17,7 @@ class Shelves:
     formula: dict[str, Any]
     mold: dict[str, Any]
     dessert: dict[str, Any]
+    stack: dict[str, Any]
 
     def row(self, kind: str) -> dict[str, Any]:
         return getattr(self, kind)
@@ -27,6 +28,7 @@ PATHS = {
     "formula": "/api/formulas",
     "mold": "/api/molds",
     "dessert": "/api/desserts",
+    "stack": "/api/stacks",
 }
 
 
@@ -49,7 +51,7 @@ def line(key: str, mass_g: float, **of: Any) -> dict[str, Any]:
 
 
 def stocked(client: Client) -> Shelves:
-    """One row of each kind: cream in a formula, in a base, in a ring."""
+    """One row of each kind: cream in a formula, in a base, in a ring; the base kept as a stack."""
     ingredient = made(client, "ingredient", {"name": "Cream", "density_g_ml": 1.0})
     formula = made(
         client,
@@ -66,7 +68,8 @@ def stocked(client: Client) -> Shelves:
         {"name": "Ring 18", "shape": {"kind": "ring", "diameter_mm": 180, "height_mm": 45}},
     )
     dessert = made(client, "dessert", dessert_entry(mold["id"], formula["id"]))
-    return Shelves(client, ingredient, formula, mold, dessert)
+    kept = {"name": "Cushion base", "shape": mold["shape"], "parts": dessert["parts"]}
+    return Shelves(client, ingredient, formula, mold, dessert, made(client, "stack", kept))
 
 
 def dessert_entry(mold: str, formula: str, /, name: str = "Cushion", **base: Any) -> dict[str, Any]:
@@ -85,12 +88,13 @@ def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
             "pieces",
             "note",
         ),
-        "mold": ("name", "shape", "note"),
+        "mold": ("name", "shape", "water_g", "note"),
         "formula": (
             *("name", "kind", "flavor", "base_line", "losses", "gas_kept", "method"),
             "measured_density_g_ml",
         ),
-        "dessert": ("name", "mold", "parts", "portions", "count"),
+        "dessert": ("name", "mold", "built", "parts", "portions", "count", "sizes"),
+        "stack": ("name", "shape", "parts"),
     }[kind]
     entry = {field: row[field] for field in fields}
     if kind == "formula":

@@ -23,12 +23,17 @@ FOR_VISITORS = {
     "/api/session/first-chef",
     "/api/session/kitchen",
 }
-READING = {"what_if", "read_line", "fill_mold", "propose_part", "refit_dessert"}
+READING = {
+    *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
+    *("read_line", "read_list", "read_pantry_list"),
+}
 
 
 def body_for(operation: str, shelves: Shelves) -> object:
     """A body the operation would accept, for its own row."""
     kind = operation.split("_", 1)[1]
+    if operation == "create_ingredients":
+        return {"rows": [{"name": "Another"}, {"name": "One more"}]}
     if operation.startswith("create"):
         return {**entry_of(kind, shelves.row(kind)), "name": "Another"}
     if operation.startswith("change_") and kind in PATHS:
@@ -36,6 +41,13 @@ def body_for(operation: str, shelves: Shelves) -> object:
     return {
         "what_if": entry_of("dessert", shelves.dessert),
         "read_line": {"text": "10 g cream"},
+        "read_list": {"text": "10 g cream"},
+        "read_pantry_list": {"text": "Cream"},
+        "place_stack": {
+            "dessert": entry_of("dessert", shelves.dessert),
+            "stack": shelves.stack["id"],
+            "keys": ["k"],
+        },
         "fill_mold": {"volume_ml": 10},
         "propose_part": {
             "dessert": entry_of("dessert", shelves.dessert),

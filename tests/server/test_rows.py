@@ -83,6 +83,7 @@ def test_archived_rows_leave_the_shelf_and_come_back(shelves: Shelves) -> None:
     assert post(client, url(shelves, "dessert", "/archive")).json()["archived"]
     assert client.get(PATHS["dessert"]).json()["items"] == []
     assert client.get(f"{PATHS['dessert']}?archived=true").json()["total"] == 1
+    assert post(client, url(shelves, "stack", "/archive")).status_code == 200
     # Nothing uses the formula any more.
     assert post(client, url(shelves, "formula", "/archive")).status_code == 200
     made(client, "formula", {"name": "Soft cream"})

@@ -1,16 +1,37 @@
 <script setup lang="ts">
 import ConfigProvider from 'ant-design-vue/es/config-provider'
-import { defineAsyncComponent } from 'vue'
+import { defineAsyncComponent, ref } from 'vue'
 
+import { useEventListener } from './kit/useEventListener'
 import { useWorking } from './kit/working'
+import { commandFor, isTyping } from './shell/commands'
 import { useSession } from './shell/session'
 import { theme } from './shell/theme'
 import TopStrip from './shell/TopStrip.vue'
 
 const SignIn = defineAsyncComponent(() => import('./shell/SignIn.vue'))
+const WhatNext = defineAsyncComponent(() => import('./shell/WhatNext.vue'))
+const KeysDialog = defineAsyncComponent(() => import('./shell/KeysDialog.vue'))
 const WorkingDrawer = defineAsyncComponent(() => import('./kit/WorkingDrawer.vue'))
 const { session, person, error } = useSession()
 const { open: working } = useWorking()
+const asking = ref(false)
+const keysShown = ref(false)
+
+useEventListener('keydown', (event) => {
+  if (!person.value) return
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+    event.preventDefault()
+    asking.value = true
+  } else if (event.key === '?' && !isTyping(event)) {
+    keysShown.value = true
+  } else {
+    const command = commandFor(event)
+    if (!command) return
+    event.preventDefault()
+    command.run()
+  }
+})
 </script>
 
 <template>
@@ -18,10 +39,12 @@ const { open: working } = useWorking()
     <p v-if="error" class="silence" role="alert">{{ error.message }}</p>
     <template v-else-if="person">
       <div class="house">
-        <TopStrip class="no-print" />
+        <TopStrip class="no-print" @ask="asking = true" @keys="keysShown = true" />
         <main class="room"><RouterView /></main>
       </div>
       <WorkingDrawer v-if="working" />
+      <WhatNext v-if="asking" @close="asking = false" />
+      <KeysDialog v-if="keysShown" @close="keysShown = false" />
     </template>
     <SignIn v-else-if="session" />
   </ConfigProvider>
@@ -37,6 +60,7 @@ const { open: working } = useWorking()
 .room {
   min-height: 0;
   overflow: auto;
+  position: relative;
 }
 
 .silence {

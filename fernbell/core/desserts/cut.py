@@ -9,10 +9,11 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
 from fernbell.core.desserts.layout import Block, Layout
-from fernbell.core.desserts.parts import Dessert, Garnish, Wedges
+from fernbell.core.desserts.parts import Dessert, Garnish
+from fernbell.core.desserts.portions import Division, Wedges
 from fernbell.core.desserts.practice import COVER_CLEARANCE, is_short, side_clearance
 from fernbell.core.formulas import FormulaReading
-from fernbell.core.molds import Point, clearance, outline
+from fernbell.core.molds import Point, clearance, moved, outline
 from fernbell.core.molds.straight import MM3_PER_ML
 
 Loop = tuple[Point, ...]
@@ -59,26 +60,36 @@ class TopView:
 
 @dataclass(frozen=True, slots=True)
 class Cut:
-    """The section through the middle and the view from above, with the room they need [mm]."""
+    """The section through the middle and the view from above, with the room they need [mm].
+
+    `level_mm` is the height before coating: turned over, the floor of the mold.
+    """
 
     width_mm: float
     height_mm: float
     mold_width_mm: float
     rim_mm: float
+    level_mm: float
     section: tuple[Shape, ...]
     dimensions: tuple[Dimension, ...]
     top: TopView
 
 
-def draw(dessert: Dessert, layout: Layout, readings: Mapping[str, FormulaReading]) -> Cut:
+def draw(
+    dessert: Dessert,
+    layout: Layout,
+    readings: Mapping[str, FormulaReading],
+    division: Division,
+) -> Cut:
     """Outline every part.
 
     Args:
         dessert: parts in a mold [Dessert].
         layout: where they stand [mm].
         readings: formulas, whose density sizes the garnish [g/ml].
+        division: where the knife goes [Division].
     Returns:
-        outlines, from the back to the front [mm].
+        outlines, from the back to the front: fill, solids, coats, bands, garnish [mm].
     Source:
         geometry; a garnish piece is drawn as a half ball of its volume.
     """
@@ -86,19 +97,22 @@ def draw(dessert: Dessert, layout: Layout, readings: Mapping[str, FormulaReading
     coat = sum(one.thickness_mm for one in layout.coats)
     side_coat = sum(one.thickness_mm for one in layout.coats if not one.top_only)
     band = sum(one.thickness_mm for one in layout.bands)
-    centers = _portion_centers(dessert)
+    centers = _portion_centers(dessert, division)
     pieces = tuple(
         (garnish, centers, _half_ball_radius(garnish, readings[garnish.formula].density_g_ml))
         for garnish in layout.garnishes
     )
     tallest = max((radius for _, _, radius in pieces), default=0.0)
     highest = max((block.high_mm for block in layout.blocks), default=0.0)
-    widest = max((block.plan.length_mm for block in layout.blocks), default=0.0)
+    widest = max(
+        (block.plan.length_mm + 2 * abs(block.x_mm) for block in layout.blocks), default=0.0
+    )
     return Cut(
         width_mm=max(2 * (half + side_coat + band), widest),
         height_mm=max(top + coat + tallest, dessert.mold.height_mm, highest),
         mold_width_mm=2 * half,
         rim_mm=dessert.mold.height_mm,
+        level_mm=top,
         section=(
             *_fill_shapes(layout, half),
             *(_block_shape(block) for block in layout.blocks),
@@ -107,7 +121,7 @@ def draw(dessert: Dessert, layout: Layout, readings: Mapping[str, FormulaReading
             *_standing_garnish(pieces, top + coat),
         ),
         dimensions=tuple(_dimensions(dessert, layout, half)),
-        top=_top_view(dessert, layout, side_coat, pieces),
+        top=_top_view(dessert, layout, side_coat, pieces, division),
     )
 
 
@@ -117,7 +131,7 @@ def _box(x0: float, x1: float, y0: float, y1: float) -> Loop:
 
 def _block_shape(block: Block) -> Shape:
     half = block.plan.length_mm / 2
-    loop = _box(-half, half, block.low_mm, block.high_mm)
+    loop = _box(block.x_mm - half, block.x_mm + half, block.low_mm, block.high_mm)
     return Shape(
         block.part, block.layer, "insert" if block.layer else "base", block.formula, (loop,)
     )
@@ -130,10 +144,11 @@ def _fill_shapes(layout: Layout, half: float) -> Iterator[Shape]:
     for low, high in layout.pours:
         holes = []
         for block in layout.blocks:
-            x = min(block.plan.length_mm / 2, half)
+            x0 = max(block.x_mm - block.plan.length_mm / 2, -half)
+            x1 = min(block.x_mm + block.plan.length_mm / 2, half)
             y0, y1 = max(block.low_mm, low), min(block.high_mm, high)
-            if y1 > y0:
-                holes.append(_box(-x, x, y0, y1))
+            if y1 > y0 and x1 > x0:
+                holes.append(_box(x0, x1, y0, y1))
         loops = (_box(-half, half, low, high), *holes)
         yield Shape(layout.fill.key, None, "fill", layout.fill.formula, loops)
 
@@ -181,8 +196,8 @@ def _standing_garnish(pieces: Pieces, board: float) -> Iterator[Shape]:
         yield Shape(garnish.key, None, "garnish", garnish.formula, loops)
 
 
-def _portion_centers(dessert: Dessert) -> tuple[Point, ...]:
-    plan, portions = dessert.mold.plan, dessert.portions
+def _portion_centers(dessert: Dessert, portions: Division) -> tuple[Point, ...]:
+    plan = dessert.mold.plan
     if isinstance(portions, Wedges):
         # One portion is the whole: its garnish sits in the middle.
         reach = 0.0 if portions.count == 1 else 0.68 * plan.length_mm / 2
@@ -201,13 +216,18 @@ def _portion_centers(dessert: Dessert) -> tuple[Point, ...]:
     )
 
 
-def _top_view(dessert: Dessert, layout: Layout, side_coat: float, pieces: Pieces) -> TopView:
+def _top_view(
+    dessert: Dessert, layout: Layout, side_coat: float, pieces: Pieces, division: Division
+) -> TopView:
     edge = dessert.mold.plan.grown(side_coat)
     hidden = [
-        Shape(block.part, block.layer, "hidden", block.formula, (outline(block.plan),))
+        Shape(
+            *(block.part, block.layer, "hidden", block.formula),
+            (moved(outline(block.plan), block.x_mm),),
+        )
         for block in (*layout.bases[:1], *(stack[0] for _, stack in layout.inserts))
     ]
-    cuts, portion = _portion_lines(dessert, edge.length_mm, edge.width_mm)
+    cuts, portion = _portion_lines(division, edge.length_mm, edge.width_mm)
     garnish = tuple(
         Shape(
             one.key,
@@ -224,10 +244,9 @@ def _top_view(dessert: Dessert, layout: Layout, side_coat: float, pieces: Pieces
 
 
 def _portion_lines(
-    dessert: Dessert, length: float, width: float
+    portions: Division, length: float, width: float
 ) -> tuple[tuple[tuple[Point, Point], ...], Loop]:
     """Where the knife goes, and the outline of the first portion."""
-    portions = dessert.portions
     if isinstance(portions, Wedges):
         radius, count = length / 2, portions.count
         if count == 1:
@@ -251,7 +270,7 @@ def _portion_lines(
 
 def _dimensions(dessert: Dessert, layout: Layout, half: float) -> Iterator[Dimension]:
     for block in layout.blocks:
-        edge = block.plan.length_mm / 2
+        edge = block.x_mm + block.plan.length_mm / 2
         start, end = (edge, block.low_mm), (edge, block.high_mm)
         yield Dimension(block.part, block.layer, "height", start, end, block.height_mm)
     for base in layout.bases:
@@ -259,7 +278,8 @@ def _dimensions(dessert: Dessert, layout: Layout, half: float) -> Iterator[Dimen
     floor, cover = layout.base_top_mm, COVER_CLEARANCE.value
     for insert, stack in layout.inserts:
         yield _side(dessert, stack[0], half, side_clearance(dessert.mold.plan.length_mm).value)
-        edge, top = stack[0].plan.length_mm / 2, stack[-1].high_mm
+        edge = insert.offset_mm + stack[0].plan.length_mm / 2
+        top = stack[-1].high_mm
         # On the bare board an insert needs no mousse beneath it.
         least = cover if floor else 0.0
         yield _upright(insert.key, "below", edge, floor, insert.lift_mm, least)
@@ -276,7 +296,9 @@ def _upright(
 
 
 def _side(dessert: Dessert, block: Block, half: float, least_mm: float) -> Dimension:
-    gap, middle = clearance(block.plan, dessert.mold.plan), (block.low_mm + block.high_mm) / 2
-    start, end = (-half, middle), (-block.plan.length_mm / 2, middle)
+    """The gap to the wall, drawn on the side where it is least."""
+    gap = clearance(block.plan, dessert.mold.plan, block.x_mm)
+    middle, reach = (block.low_mm + block.high_mm) / 2, block.plan.length_mm / 2
+    wall, edge = (half, block.x_mm + reach) if block.x_mm > 0 else (-half, block.x_mm - reach)
     short = is_short(gap, least_mm)
-    return Dimension(block.part, block.layer, "side", start, end, gap, short)
+    return Dimension(block.part, block.layer, "side", (wall, middle), (edge, middle), gap, short)

@@ -1,6 +1,6 @@
 """Judgements on a dessert, each with its reason and what to do about it."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.layout import Block, Layout
@@ -22,10 +22,11 @@ def judge(
     readings: Mapping[str, FormulaReading],
     parts: tuple[PartResult, ...],
     count: int,
+    portions: int,
     portion: Working | None,
-    made: tuple[Sheet, ...],
+    others_g: Mapping[str, float],
 ) -> tuple[Finding, ...]:
-    """Everything there is to say about a dessert, the worst first.
+    """Everything there is to say about a dessert.
 
     Args:
         dessert: parts in a mold [Dessert].
@@ -33,38 +34,54 @@ def judge(
         readings: the formulas they are made of [g/ml].
         parts: what they measure [g, ml].
         count: how many desserts [1].
+        portions: how many portions one is cut into [1].
         portion: working of one portion's weight [g].
-        made: the scaled sheets [g].
+        others_g: by coat, what other sizes of the order pour of the same [g].
     Returns:
         findings [Finding].
     Source:
         geometry and common practice; each finding names its own.
     """
     names = {(part.part, part.layer): part.name for part in parts}
-    found = [
+    return (
         *_bases(dessert, layout, names),
         *_inserts(dessert, layout, names),
         *_rest(dessert, layout, parts),
-        *_coats(layout, parts, count),
+        *_coats(layout, parts, count, others_g),
         *_bands(layout, names),
         *_formulas(parts, readings),
-        *_portion(portion, dessert.portions.count),
-        *_sheets(made),
-    ]
-    return tuple(sorted(found, key=lambda one: _ORDER[one.severity]))
+        *_portion(portion, portions),
+    )
+
+
+def worst_first(findings: Iterable[Finding]) -> tuple[Finding, ...]:
+    """Findings in the order in which they are to be read.
+
+    Args:
+        findings: in any order [Finding].
+    Returns:
+        the worst first, otherwise as they came [Finding].
+    Source:
+        definition.
+    """
+    return tuple(sorted(findings, key=lambda one: _ORDER[one.severity]))
 
 
 Names = Mapping[tuple[str, str | None], str]
 
 
 def _outside(block: Block, gap: float, name: str) -> Finding:
+    across = f"Make it at most {figure_text(block.plan.length_mm + 2 * gap)} mm across"
     return Finding(
         code="part-outside",
         severity=Severity.WRONG,
-        message=f"{name} is wider than the mold by {figure_text(-2 * gap)} mm.",
+        message=f"{name} stands {figure_text(-gap)} mm outside the mold's wall."
+        if block.x_mm
+        else f"{name} is wider than the mold by {figure_text(-2 * gap)} mm.",
         why="What stands outside the wall cannot be lined, filled or lifted off.",
-        remedy=f"Make it at most {figure_text(block.plan.length_mm + 2 * gap)} mm across, "
-        "or choose a larger mold.",
+        remedy=f"{across}, move it towards the middle, or choose a larger mold."
+        if block.x_mm
+        else f"{across}, or choose a larger mold.",
         source=GEOMETRY,
         part=block.part,
     )
@@ -105,7 +122,7 @@ def _inserts(dessert: Dessert, layout: Layout, names: Names) -> Iterator[Finding
 
 
 def _side(dessert: Dessert, block: Block, name: str) -> Iterator[Finding]:
-    gap = clearance(block.plan, dessert.mold.plan)
+    gap = clearance(block.plan, dessert.mold.plan, block.x_mm)
     least = practice.side_clearance(dessert.mold.plan.length_mm)
     if is_short(gap, 0):
         yield _outside(block, gap, name)
@@ -118,7 +135,9 @@ def _side(dessert: Dessert, block: Block, name: str) -> Iterator[Finding]:
             f"{figure_text(least.value)} mm keeps it covered.",
             why="An insert that slips a few millimetres shows through, and thin mousse tears "
             "off with the liner.",
-            remedy=f"Freeze it {figure_text(across)} mm across.",
+            remedy=f"Center it, or freeze it {figure_text(across)} mm across."
+            if block.x_mm
+            else f"Freeze it {figure_text(across)} mm across.",
             source=least.source,
             part=block.part,
         )
@@ -218,11 +237,15 @@ def _rest(dessert: Dessert, layout: Layout, parts: tuple[PartResult, ...]) -> It
         )
 
 
-def _coats(layout: Layout, parts: tuple[PartResult, ...], count: int) -> Iterator[Finding]:
+def _coats(
+    layout: Layout, parts: tuple[PartResult, ...], count: int, others_g: Mapping[str, float]
+) -> Iterator[Finding]:
     by_key = {part.part: part for part in parts}
     for coat in layout.coats:
         part = by_key[coat.key]
-        poured = poured_g(coat, part.mass.value, count) if part.mass else coat.least_pour_g
+        if part.mass is None:
+            continue
+        poured = poured_g(coat, part.mass.value, count) + others_g.get(coat.key, 0.0)
         if poured < coat.least_pour_g:
             yield Finding(
                 code="short-pour",
@@ -317,17 +340,28 @@ def _portion(portion: Working | None, count: int) -> Iterator[Finding]:
         return
     middle = (light.value + heavy.value) / 2
     word = "light" if portion.value < light.value else "heavy"
+    better = max(1, round(portion.value * count / middle))
+    size = "higher or wider" if word == "light" else "lower or narrower"
     yield Finding(
         code=f"portion-{word}",
         severity=Severity.CAUTION,
         message=f"A portion of {figure_text(portion.value)} g is {word}.",
         why=f"A plated slice weighs {figure_text(light.value)} to {figure_text(heavy.value)} g.",
-        remedy=f"Cut {max(1, round(portion.value * count / middle))} instead of {count}.",
+        remedy=f"Cut {better} instead of {count}." if better != count else f"Use a {size} mold.",
         source=light.source,
     )
 
 
-def _sheets(made: tuple[Sheet, ...]) -> Iterator[Finding]:
+def judge_sheets(made: tuple[Sheet, ...]) -> Iterator[Finding]:
+    """What rounding to the scale does to the sheets.
+
+    Args:
+        made: the scaled sheets [g].
+    Returns:
+        findings [Finding].
+    Source:
+        common practice; each finding names its own.
+    """
     for sheet in made:
         if abs(sheet.drift_percent) > practice.DRIFT_MOST.value:
             yield Finding(

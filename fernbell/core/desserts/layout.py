@@ -3,7 +3,17 @@
 from dataclasses import dataclass
 from itertools import pairwise
 
-from fernbell.core.desserts.parts import Band, Base, Coat, Dessert, Fill, Garnish, Insert, plan_in
+from fernbell.core.desserts.parts import (
+    Band,
+    Base,
+    Built,
+    Coat,
+    Dessert,
+    Fill,
+    Garnish,
+    Insert,
+    plan_in,
+)
 from fernbell.core.molds import Plan
 from fernbell.core.molds.straight import MM3_PER_ML
 
@@ -19,6 +29,7 @@ class Block:
     plan: Plan
     low_mm: float
     high_mm: float
+    x_mm: float = 0.0
 
     @property
     def height_mm(self) -> float:
@@ -43,6 +54,7 @@ class Layout:
     garnishes: tuple[Garnish, ...]
     base_top_mm: float
     level_mm: float
+    built: Built
 
     @property
     def blocks(self) -> tuple[Block, ...]:
@@ -51,9 +63,18 @@ class Layout:
 
     @property
     def pours(self) -> tuple[tuple[float, float], ...]:
-        """The fill's pours from low to high: one up to each insert's underside, one on top [mm]."""
-        stops = [one.lift_mm for one, _ in self.inserts if 0 < one.lift_mm < self.level_mm]
-        return tuple(pairwise((0.0, *stops, self.level_mm)))
+        """Low and high end of each pour of the fill, in the order of pouring [mm].
+
+        Upright each insert is laid on the pour beneath it; upside down on the one that will be
+        above it.
+        """
+        if self.built == "upright":
+            stops = (one.lift_mm for one, _ in self.inserts)
+        else:
+            stops = (stack[-1].high_mm for _, stack in self.inserts)
+        inside = sorted({stop for stop in stops if 0 < stop < self.level_mm})
+        upwards = tuple(pairwise((0.0, *inside, self.level_mm)))
+        return upwards if self.built == "upright" else upwards[::-1]
 
     @property
     def top_mm(self) -> float:
@@ -96,6 +117,7 @@ def lay_out(dessert: Dessert) -> Layout:
         garnishes=tuple(part for part in upwards if isinstance(part, Garnish)),
         base_top_mm=height,
         level_mm=level,
+        built=dessert.built,
     )
 
 
@@ -103,6 +125,11 @@ def _stack(dessert: Dessert, insert: Insert) -> tuple[Block, ...]:
     plan, height, stack = plan_in(dessert.mold, insert.across_mm), insert.lift_mm, []
     for layer in reversed(insert.layers):
         top = height + layer.height_mm
-        stack.append(Block(insert.key, layer.key, layer.name, layer.formula, plan, height, top))
+        stack.append(
+            Block(
+                *(insert.key, layer.key, layer.name, layer.formula),
+                *(plan, height, top, insert.offset_mm),
+            )
+        )
         height = top
     return tuple(stack)

@@ -125,25 +125,34 @@ def poured_g(coat: Coat, one_g: float, count: int) -> float:
     return one_g * count * (1 + coat.runoff_percent / 100)
 
 
-def coat_made_for(coat: Coat, name: str, one: Working, count: int) -> Working:
+def coat_made_for(
+    coat: Coat, name: str, one: Working, count: int, others_g: float = 0.0
+) -> Working:
     """The coat to make: what is poured, and no less than pours well.
+
+    What other sizes of the order take from the same jug counts towards the least; this size
+    brings its share of what is missing.
 
     Args:
         coat: the part [%, g].
         name: its name [text].
         one: what clings to one dessert [g].
         count: how many desserts [1].
+        others_g: what other sizes of the order pour of it [g].
     Returns:
         the working [g].
     Source:
         common practice.
     """
     poured = poured_g(coat, one.value, count)
-    raised = poured < coat.least_pour_g
-    floor = f", raised to the {figure_text(coat.least_pour_g)} g that pour well" if raised else ""
+    jug = poured + others_g
+    raised = jug < coat.least_pour_g
+    least = coat.least_pour_g * (poured / jug if others_g else 1.0)
+    shared = f"; {figure_text(others_g)} g more for other sizes" if others_g else ""
+    floor = f", raised to the {figure_text(least)} g that pour well{shared}" if raised else shared
     return Working(
         figure=f"{name} to make",
-        value=max(poured, coat.least_pour_g),
+        value=least if raised else poured,
         unit="g",
         given=(
             Given("clings to one dessert", one.value, "g"),

@@ -46,7 +46,7 @@ class PartResult:
 def measure_parts(
     dessert: Dessert, layout: Layout, readings: Mapping[str, FormulaReading], count: int
 ) -> tuple[PartResult, ...]:
-    """Measure every part, in the order of building.
+    """Measure every part but the garnish, in the order of building.
 
     Args:
         dessert: parts in a mold [Dessert].
@@ -54,7 +54,7 @@ def measure_parts(
         readings: the formulas they are made of [g/ml].
         count: how many desserts [1].
     Returns:
-        results, bases first, garnish last [ml, g].
+        results, bases first [ml, g].
     Source:
         geometry; volume and mass balance.
     """
@@ -68,10 +68,29 @@ def measure_parts(
             yield _coat(dessert, layout, coat, readings[coat.formula], count)
         for band in layout.bands:
             yield _band(dessert, band, readings[band.formula], count)
-        for garnish in layout.garnishes:
-            yield _garnish(dessert, garnish, readings[garnish.formula], count)
 
     return tuple(results())
+
+
+def measure_garnish(
+    layout: Layout, readings: Mapping[str, FormulaReading], portions: int, count: int
+) -> tuple[PartResult, ...]:
+    """Measure the garnish, which goes by the portion.
+
+    Args:
+        layout: where the parts stand [mm].
+        readings: the formulas they are made of [g/ml].
+        portions: portions in one dessert [1].
+        count: how many desserts [1].
+    Returns:
+        results [g].
+    Source:
+        counting.
+    """
+    return tuple(
+        _garnish(garnish, readings[garnish.formula], portions, count)
+        for garnish in layout.garnishes
+    )
 
 
 def _mass(name: str, volume: Working, reading: FormulaReading) -> Working | None:
@@ -119,8 +138,8 @@ def _fill(
         for block in layout.blocks
     )
     pours = _pours(dessert, layout, reading.density_g_ml)
-    seal = pours[0].volume_ml if len(pours) > 1 else 0.0
-    volume = volumes.rest_volume(name, dessert.mold.plan, level, solids, seal)
+    shares = tuple((pour.name, pour.volume_ml) for pour in pours)
+    volume = volumes.rest_volume(name, dessert.mold.plan, level, solids, shares)
     mass = _mass(name, volume, reading) if volume.value > 0 else None
     return PartResult(
         part=fill.key,
@@ -138,13 +157,23 @@ def _fill(
 
 def _pours(dessert: Dessert, layout: Layout, density: float | None) -> tuple[Pour, ...]:
     pours = []
-    for number, (low, high) in enumerate(layout.pours, start=1):
-        last = number == len(layout.pours)
+    names = _pour_names(layout)
+    for name, (low, high) in zip(names, layout.pours, strict=True):
         room = dessert.mold.plan.area_mm2 * (high - low) / MM3_PER_ML
         volume = room - sum(block.volume_between(low, high) for block in layout.blocks)
-        name = "Main pour" if last else "Seal" if number == 1 else f"Pour {number}"
         pours.append(Pour(name, low, high, volume, volume * density if density else None))
     return tuple(pours)
+
+
+def _pour_names(layout: Layout) -> list[str]:
+    """Upright the last pour is the main one; upside down the first."""
+    numbers = range(2, len(layout.pours))
+    between = [f"Pour {number}" for number in numbers]
+    if len(layout.pours) == 1:
+        return ["Main pour"]
+    if layout.built == "upright":
+        return ["Seal", *between, "Main pour"]
+    return ["Main pour", *between, "Cover"]
 
 
 def _coat(
@@ -185,9 +214,9 @@ def _band(dessert: Dessert, band: Band, reading: FormulaReading, count: int) -> 
     )
 
 
-def _garnish(dessert: Dessert, garnish: Garnish, reading: FormulaReading, count: int) -> PartResult:
+def _garnish(garnish: Garnish, reading: FormulaReading, portions: int, count: int) -> PartResult:
     name = garnish.name or reading.formula.name
-    pieces = masses.garnish_pieces(garnish, name, dessert.portions.count)
+    pieces = masses.garnish_pieces(garnish, name, portions)
     mass = masses.garnish_mass(garnish, name, pieces)
     return PartResult(
         part=garnish.key,

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import Literal
 
+from fernbell.core.desserts.portions import Grid, Portions, Wedges
 from fernbell.core.errors import CoreError, OutOfRange, check_range
 from fernbell.core.molds import Mold, Plan, Ring
 
@@ -40,18 +41,23 @@ class Layer:
 
 @dataclass(frozen=True, slots=True)
 class Insert:
-    """Layers frozen in a smaller ring, given from the top down, its underside above the board."""
+    """Layers frozen in a smaller ring, given from the top down, its underside above the board.
+
+    `offset_mm` is how far its middle lies from the dessert's, to the right in the cut.
+    """
 
     key: str
     layers: tuple[Layer, ...]
     across_mm: float
     lift_mm: float
+    offset_mm: float = 0.0
     name: str = ""
     rule: Literal["insert"] = "insert"
 
     def __post_init__(self) -> None:
         check_range("across_mm", self.across_mm, most=_LARGEST_MM, open_least=True)
         check_range("lift_mm", self.lift_mm, most=_LARGEST_MM)
+        check_range("offset_mm", self.offset_mm, least=-_LARGEST_MM, most=_LARGEST_MM)
         if not self.layers:
             raise CoreError("layers", "empty", "at least one layer")
 
@@ -127,36 +133,8 @@ class Garnish:
 Part = Base | Insert | Fill | Coat | Band | Garnish
 
 
-@dataclass(frozen=True, slots=True)
-class Wedges:
-    """Equal wedges of a round dessert; one wedge is the whole of it."""
-
-    count: int
-    cut: Literal["wedges"] = "wedges"
-
-    def __post_init__(self) -> None:
-        check_range("count", self.count, least=1, most=60)
-
-
-@dataclass(frozen=True, slots=True)
-class Grid:
-    """Equal pieces of a framed dessert, columns along its length."""
-
-    columns: int
-    rows: int
-    cut: Literal["grid"] = "grid"
-
-    def __post_init__(self) -> None:
-        check_range("columns", self.columns, least=1, most=40)
-        check_range("rows", self.rows, least=1, most=40)
-
-    @property
-    def count(self) -> int:
-        """How many portions."""
-        return self.columns * self.rows
-
-
-Portions = Wedges | Grid
+Built = Literal["upright", "upside down"]
+"""In a ring on a board, base first; or in a mold whose floor makes the top, base last."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -167,6 +145,7 @@ class Dessert:
     mold: Mold
     parts: tuple[Part, ...]
     portions: Portions
+    built: Built = "upright"
 
     def __post_init__(self) -> None:
         if sum(isinstance(part, Fill) for part in self.parts) > 1:
@@ -174,9 +153,10 @@ class Dessert:
         keys = [part.key for part in self.parts]
         if len(set(keys)) < len(keys):
             raise CoreError("parts", "a key used twice", "parts with keys of their own")
-        wedges, ring = isinstance(self.portions, Wedges), isinstance(self.mold, Ring)
-        if wedges != ring:
-            raise CoreError("portions", self.portions.cut, "wedges" if ring else "a grid")
+        foreign = Grid if isinstance(self.mold, Ring) else Wedges
+        if isinstance(self.portions, foreign):
+            own = "wedges" if foreign is Grid else "a grid"
+            raise CoreError("portions", self.portions.cut, f"{own}, a count or a weight")
 
 
 def plan_in(mold: Mold, across_mm: float) -> Plan:

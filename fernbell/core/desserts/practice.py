@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from fernbell.core.formulas import Wait, WaitKind
 from fernbell.core.working import COMMON_PRACTICE
 
 
@@ -39,6 +40,14 @@ BAND_HEIGHT = Practice(15, "mm")
 BAND_THICKNESS = Practice(2, "mm")
 BAND_OVERLAP = Practice(10, "mm")
 GARNISH_PIECE = Practice(4, "g")
+
+INSERT_FREEZE = Wait(WaitKind.FREEZE, 60, 240, placed=True)
+SEAL_FREEZE = Wait(WaitKind.FREEZE, 20, 40, placed=True)
+WHOLE_FREEZE = Wait(WaitKind.FREEZE, 360, 840, placed=True)
+THAW = Wait(WaitKind.THAW, 240, 480)
+AHEAD_FROM = Practice(60, "min", "shorter waits are part of the making: common practice")
+THAW_SMALL = Wait(WaitKind.THAW, 120, 180)
+"""Waits where no method names one; common practice, until freezing and thawing are computed."""
 
 
 def side_clearance(across_mm: float) -> Practice:

@@ -1,5 +1,6 @@
 """Sensible measures to start from: a new part in this mold, the same dessert in another mold."""
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 from fernbell.core.desserts import practice
@@ -11,19 +12,13 @@ from fernbell.core.desserts.parts import (
     Dessert,
     Fill,
     Garnish,
-    Grid,
     Insert,
     Layer,
     Part,
-    Portions,
-    Wedges,
 )
+from fernbell.core.desserts.portions import ByCount, ByWeight, Grid, Portions, Wedges, portions_for
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.molds import Mold, Ring
-
-_WEDGE_EDGE_MM = 52.0
-_PORTION_SIDE_MM = 60.0
-"""Outer edge of a wedge, and side of a square, into which desserts are first divided."""
 
 
 def propose(dessert: Dessert, rule: str, key: str, formula: str) -> Part:
@@ -146,24 +141,53 @@ def refit(dessert: Dessert, mold: Mold) -> Dessert:
 
 
 def _portions(portions: Portions, mold: Mold) -> Portions:
-    if isinstance(portions, Wedges if isinstance(mold, Ring) else Grid):
+    """Kept from cake to cake; an individual is one portion, and what was one is divided anew."""
+    if isinstance(portions, ByWeight):
         return portions
-    return portions_for(mold)
+    foreign = Grid if isinstance(mold, Ring) else Wedges
+    individual = mold.plan.length_mm < practice.INDIVIDUAL_BELOW.value
+    whole = isinstance(portions, Wedges | ByCount) and portions.count == 1
+    return portions_for(mold) if isinstance(portions, foreign) or individual or whole else portions
 
 
-def portions_for(mold: Mold) -> Portions:
-    """How a dessert in this mold is divided until the chef says otherwise.
+def place_stack(
+    dessert: Dessert, stack: Sequence[Part], drawn_in: Mold, keys: Sequence[str]
+) -> tuple[Part, ...]:
+    """Parts kept from another dessert, measured for this one.
+
+    They keep their gap to the wall and their heights, and stand on what is already there:
+    bases on the bases, inserts as far above the highest part as they were above their bases.
 
     Args:
-        mold: the mold [Mold].
+        dessert: the dessert they join [Dessert].
+        stack: the parts, from the top down, shape (n,) [Part].
+        drawn_in: the mold they were kept from [Mold].
+        keys: a new key for every part, shape (n,) [key].
     Returns:
-        one wedge of individual rings, wedges of 52 mm at the edge of others, squares of 60 mm
-        in frames [1].
+        the parts, to be changed at will, shape (n,) [mm].
+    Raises:
+        CoreError: a second part that fills the rest.
     Source:
         common practice.
     """
-    if isinstance(mold, Ring):
-        single = mold.diameter_mm < practice.INDIVIDUAL_BELOW.value
-        return Wedges(1 if single else min(60, round(mold.perimeter_mm / _WEDGE_EDGE_MM)))
-    columns = max(1, round(mold.length_mm / _PORTION_SIDE_MM))
-    return Grid(columns, max(1, round(mold.width_mm / _PORTION_SIDE_MM)))
+    layout = lay_out(dessert)
+    if layout.fill and any(isinstance(part, Fill) for part in stack):
+        raise CoreError("stack", "with a fill", "without one: this dessert already fills the rest")
+    kept = Dessert("", drawn_in, tuple(stack), portions_for(drawn_in))
+    fitted = refit(kept, dessert.mold).parts
+    own = lay_out(kept).base_top_mm
+    under = max((block.high_mm for block in layout.blocks), default=0.0)
+    by = under if any(isinstance(part, Base) for part in stack) else max(0.0, under - own)
+    return tuple(
+        _lifted(replace(part, key=key), by) for part, key in zip(fitted, keys, strict=True)
+    )
+
+
+def _lifted(part: Part, by_mm: float) -> Part:
+    if not isinstance(part, Insert):
+        return part
+    layers = tuple(
+        replace(layer, key=f"{part.key}-{place}")
+        for place, layer in enumerate(part.layers, start=1)
+    )
+    return replace(part, layers=layers, lift_mm=part.lift_mm + by_mm)

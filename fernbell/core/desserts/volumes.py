@@ -34,7 +34,11 @@ def block_volume(name: str, plan: Plan, height_mm: float) -> Working:
 
 
 def rest_volume(
-    name: str, plan: Plan, level_mm: float, solids: tuple[tuple[str, float], ...], seal_ml: float
+    name: str,
+    plan: Plan,
+    level_mm: float,
+    solids: tuple[tuple[str, float], ...],
+    pours: tuple[tuple[str, float], ...] = (),
 ) -> Working:
     """What is left to fill; V = A level - everything that stands in it.
 
@@ -43,7 +47,7 @@ def rest_volume(
         plan: the mold's plan [mm].
         level_mm: how high it is filled [mm].
         solids: names and volumes of what stands in it, shape (n,) [ml].
-        seal_ml: share of it poured first, under the insert [ml].
+        pours: names and volumes of the pours it is made of, shape (m,) [ml].
     Returns:
         the working; negative where the others take more than there is [ml].
     Source:
@@ -52,12 +56,8 @@ def rest_volume(
     whole = plan.area_mm2 * level_mm / MM3_PER_ML
     rest = whole - sum(volume for _, volume in solids)
     taken = "".join(f" − {figure_text(volume)}" for _, volume in solids)
-    split = (
-        f"; {figure_text(seal_ml)} ml of it is the seal, "
-        f"{figure_text(rest - seal_ml)} ml the main pour"
-        if seal_ml
-        else ""
-    )
+    split = "".join(f"; {pour} {figure_text(volume)} ml" for pour, volume in pours)
+    split = split if len(pours) > 1 else ""
     return Working(
         figure=f"Volume of {name}",
         value=rest,

@@ -2,6 +2,8 @@
 
 from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
 from fernbell.core.formulas.book import USUAL_LOSSES, Book, Formula, Line, Losses, refuse_circle
+from fernbell.core.formulas.kinds import usual_rule
+from fernbell.core.formulas.method import Step, Wait, WaitKind, wait_words
 from fernbell.core.formulas.readings import (
     FormulaReading,
     building_order,
@@ -34,7 +36,10 @@ __all__ = [
     "Losses",
     "Sheet",
     "SheetLine",
+    "Step",
     "Use",
+    "Wait",
+    "WaitKind",
     "batch_working",
     "building_order",
     "factor_to_mass",
@@ -48,6 +53,8 @@ __all__ = [
     "refuse_circle",
     "sheet_working",
     "sheets",
+    "usual_rule",
     "volume_working",
+    "wait_words",
     "whipped_density",
 ]

@@ -6,6 +6,7 @@ from functools import cached_property
 
 from fernbell.core.errors import CoreError, FormulaCircle, UnknownKey, check_range
 from fernbell.core.formulas.air import GAS_KEPT_IN_FOLDING
+from fernbell.core.formulas.method import Wait
 from fernbell.core.pantry import Ingredient
 
 
@@ -54,7 +55,7 @@ class Formula:
     """An ordered list of lines with its losses and its air.
 
     `base_line` is the line percentages refer to (None: the whole). A density from a weighed
-    cup replaces the computed one.
+    cup replaces the computed one; `waits` are those of its method.
     """
 
     key: str
@@ -64,6 +65,7 @@ class Formula:
     losses: Losses = field(default_factory=Losses)
     gas_kept: float = GAS_KEPT_IN_FOLDING
     measured_density_g_ml: float | None = None
+    waits: tuple[Wait, ...] = ()
 
     def __post_init__(self) -> None:
         check_range("gas_kept", self.gas_kept, most=1)

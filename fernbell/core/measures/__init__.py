@@ -1,6 +1,7 @@
 """Units, kitchen measures and rounding to a scale."""
 
-from fernbell.core.measures.amounts import Amount, read_amount
+from fernbell.core.measures.amounts import Amount, folded, read_amount
+from fernbell.core.measures.lists import MOST_PASTED, Pasted, read_list
 from fernbell.core.measures.scale import Rounded, round_to_scale
 from fernbell.core.measures.units import (
     celsius_from_fahrenheit,
@@ -13,15 +14,19 @@ from fernbell.core.measures.units import (
 )
 
 __all__ = [
+    "MOST_PASTED",
     "Amount",
+    "Pasted",
     "Rounded",
     "celsius_from_fahrenheit",
     "fahrenheit_from_celsius",
+    "folded",
     "grams",
     "is_mass",
     "is_volume",
     "millilitres",
     "millimetres",
     "read_amount",
+    "read_list",
     "round_to_scale",
 ]

@@ -1,7 +1,8 @@
 """Rings and frames: volumes, partial fills, surfaces and outlines."""
 
-from fernbell.core.molds.plan import Plan, Point, clearance, disc, outline
+from fernbell.core.molds.plan import Plan, Point, clearance, disc, moved, outline
 from fernbell.core.molds.straight import Frame, Mold, Ring
+from fernbell.core.molds.water import size_words, trued, water_working
 from fernbell.core.molds.workings import (
     area_arithmetic,
     depth_working,
@@ -22,6 +23,10 @@ __all__ = [
     "disc",
     "edge_arithmetic",
     "mold_workings",
+    "moved",
     "outline",
     "plan_given",
+    "size_words",
+    "trued",
+    "water_working",
 ]

@@ -68,21 +68,22 @@ def disc(diameter_mm: float) -> Plan:
     return Plan(diameter_mm, diameter_mm, diameter_mm / 2)
 
 
-def clearance(inner: Plan, outer: Plan) -> float:
-    """Least distance from the edge of a centered inner plan to the outer edge.
+def clearance(inner: Plan, outer: Plan, shift_mm: float = 0.0) -> float:
+    """Least distance from the edge of an inner plan to the outer edge.
 
     The signed distance to a convex shape is convex, so its largest value over a rounded
     rectangle is at a corner's center, plus the corner's radius.
 
     Args:
         inner: the smaller plan [mm].
-        outer: the plan around it, same center and axes [mm].
+        outer: the plan around it, same axes [mm].
+        shift_mm: how far the inner one's center lies along x from the outer's [mm].
     Returns:
         distance, negative where the inner one stands out [mm].
     Source:
         geometry, exact.
     """
-    corner_x = inner.length_mm / 2 - inner.corner_radius_mm
+    corner_x = inner.length_mm / 2 - inner.corner_radius_mm + abs(shift_mm)
     corner_y = inner.width_mm / 2 - inner.corner_radius_mm
     return -(_signed_distance(corner_x, corner_y, outer) + inner.corner_radius_mm)
 
@@ -93,6 +94,20 @@ def _signed_distance(x: float, y: float, plan: Plan) -> float:
     dy = y - (plan.width_mm / 2 - plan.corner_radius_mm)
     outside = math.hypot(max(dx, 0.0), max(dy, 0.0))
     return outside + min(max(dx, dy), 0.0) - plan.corner_radius_mm
+
+
+def moved(loop: tuple[Point, ...], by_mm: float) -> tuple[Point, ...]:
+    """A closed polygon moved along x.
+
+    Args:
+        loop: corners, shape (n, 2) [mm].
+        by_mm: how far, negative to the left [mm].
+    Returns:
+        corners, shape (n, 2) [mm].
+    Source:
+        geometry.
+    """
+    return tuple((x + by_mm, y) for x, y in loop) if by_mm else loop
 
 
 @lru_cache(maxsize=256)

@@ -9,16 +9,19 @@ from fernbell.core.pantry.ingredient import (
     mass_of_volume,
     pieces_in,
 )
+from fernbell.core.pantry.lists import NamedDensity, read_densities
 
 __all__ = [
     "EGG_GRADES",
     "EggGrade",
     "EggPart",
     "Ingredient",
+    "NamedDensity",
     "Piece",
     "egg_mass",
     "mass_of_amount",
     "mass_of_pieces",
     "mass_of_volume",
     "pieces_in",
+    "read_densities",
 ]

@@ -1,6 +1,6 @@
 """The demo kitchen as core values, its slugs as keys: for the bench and for trying things out."""
 
-from fernbell.core.formulas import Book, Formula, Line
+from fernbell.core.formulas import Book, Formula, Line, Step
 from fernbell.core.pantry import Ingredient
 from fernbell.server.demo.formulas import FORMULAS, DemoFormula
 from fernbell.server.demo.pantry import INGREDIENTS
@@ -43,4 +43,5 @@ def _formula(one: DemoFormula) -> Formula:
         base_line=base,
         losses=one.losses,
         measured_density_g_ml=one.measured_density_g_ml,
+        waits=tuple(step.wait for step in one.method if isinstance(step, Step) and step.wait),
     )

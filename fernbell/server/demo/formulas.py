@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass, field
 
-from fernbell.core.formulas import Losses
+from fernbell.core.formulas import Losses, Step, Wait, WaitKind
 
 
 @dataclass(frozen=True, slots=True)
@@ -17,14 +17,17 @@ class DemoLine:
 
 @dataclass(frozen=True, slots=True)
 class DemoFormula:
-    """One formula of the demo kitchen; `base` is the line percentages refer to."""
+    """One formula of the demo kitchen; `base` is the line percentages refer to.
+
+    A step of the method is its text, or a Step where a wait follows.
+    """
 
     slug: str
     name: str
     kind: str
     flavor: str
     lines: tuple[DemoLine, ...]
-    method: tuple[str, ...]
+    method: tuple[str | Step, ...]
     losses: Losses = field(default_factory=Losses)
     base: str | None = None
     measured_density_g_ml: float | None = None
@@ -48,7 +51,7 @@ FORMULAS = (
         ),
         (
             "Rub cold butter into flours, oats, sugar and salt until it holds in crumbs.",
-            "Chill 30 min on a tray, spread thin.",
+            Step("Chill 30 min on a tray, spread thin.", Wait(WaitKind.CHILL, 30, 240)),
             "Bake at 165 °C for 16-18 min, stirring once, until it smells of crust. Cool dry.",
         ),
         Losses(cooking_percent=8, pan_percent=1),
@@ -70,7 +73,10 @@ FORMULAS = (
         (
             "Melt couverture with butter to 42 °C; stir in the hazelnut paste and salt.",
             "Fold in the crumble so that every crumb is coated.",
-            "Press 7 mm thick into a lined 18.4 cm ring. Set 20 min at 4 °C.",
+            Step(
+                "Press 7 mm thick into a lined 18.4 cm ring. Set 20 min at 4 °C.",
+                Wait(WaitKind.CHILL, 20, 60, placed=True),
+            ),
         ),
         Losses(pan_percent=2),
         measured_density_g_ml=0.95,
@@ -131,7 +137,10 @@ FORMULAS = (
         (
             "Mix pectin with the sugar. Warm the purée and glucose to 40 °C.",
             "Rain in the sugar, whisking; boil 2 min. Lemon off the heat.",
-            "Pour 10 mm into a filmed 16 cm ring on a tray. Freeze 2 h before the next layer.",
+            Step(
+                "Pour 10 mm into a filmed 16 cm ring on a tray. Freeze 2 h before the next layer.",
+                Wait(WaitKind.FREEZE, 120, 240, placed=True),
+            ),
         ),
         Losses(cooking_percent=7, pan_percent=3),
         base="quince",
@@ -152,13 +161,16 @@ FORMULAS = (
             L("salt", 0.6),
         ),
         (
-            "Bloom the gelatin in the water, 10 min.",
+            Step("Bloom the gelatin in the water, 10 min.", Wait(WaitKind.REST, 10, 30)),
             (
                 "Whisk yolks and malt; temper with half the hot milk and cream; stir to 83 °C. "
                 "Never let it boil. Strain."
             ),
             "Gelatin in, off the heat; over the couverture; blend without air; salt.",
-            "At 35 °C pour 6 mm onto the frozen quince. Freeze 2 h.",
+            Step(
+                "At 35 °C pour 6 mm onto the frozen quince. Freeze 2 h.",
+                Wait(WaitKind.FREEZE, 120, 240, placed=True),
+            ),
         ),
         Losses(cooking_percent=3, pan_percent=3),
     ),
@@ -170,7 +182,10 @@ FORMULAS = (
         (L("milk", 700), L("barley", 90), L("salt", 1)),
         (
             "Toast the barley dry at 170 °C, 20 min, to the color of bread crust.",
-            "Bring to 80 °C with the milk; infuse covered 30 min; strain and press.",
+            Step(
+                "Bring to 80 °C with the milk; infuse covered 30 min.", Wait(WaitKind.REST, 30, 60)
+            ),
+            "Strain and press.",
         ),
         Losses(cooking_percent=23, pan_percent=2),
         measured_density_g_ml=1.03,
@@ -195,6 +210,10 @@ FORMULAS = (
             "Over the couverture, blend; cool to 30-32 °C.",
             "Cream to a soft peak. Loosen with a third, fold the rest in two turns.",
             "Pour the seal at once; keep the main pour no longer than 10 min.",
+            Step(
+                "Freeze the filled ring overnight, 6 h at the least.",
+                Wait(WaitKind.FREEZE, 360, 840, placed=True),
+            ),
         ),
         Losses(cooking_percent=2, pan_percent=3, tasting_percent=0.5),
         base="cream-35",
@@ -233,7 +252,10 @@ FORMULAS = (
         (
             "Bloom the gelatin in the second water.",
             "Caramel, glucose and water to 103 °C; over condensed milk, gelatin and couverture.",
-            "Blend without air, strain, film touching; overnight at 4 °C.",
+            Step(
+                "Blend without air, strain, film touching; overnight at 4 °C.",
+                Wait(WaitKind.CHILL, 720, 2880),
+            ),
             "Warm to 40 °C; pour at 33-35 °C onto the cake straight from the freezer.",
         ),
         Losses(cooking_percent=4, pan_percent=4),

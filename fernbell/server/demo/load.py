@@ -7,6 +7,7 @@ from django.contrib.auth.models import User
 from django.db import transaction
 
 from fernbell.core.desserts import Insert
+from fernbell.core.formulas import Step
 from fernbell.server.demo.desserts import DESSERTS, DemoDessert
 from fernbell.server.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.server.desserts.api import DESSERT
@@ -63,8 +64,12 @@ def _formula(one: DemoFormula, keys: dict[str, UUID], formulas: dict[str, UUID])
         base_line=base,
         losses=one.losses,
         measured_density_g_ml=one.measured_density_g_ml,
-        method=list(one.method),
+        method=[asdict(_step(step)) for step in one.method],
     )
+
+
+def _step(step: str | Step) -> Step:
+    return Step(step) if isinstance(step, str) else step
 
 
 def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str, UUID]) -> dict:
@@ -85,6 +90,7 @@ def _dessert(one: DemoDessert, mold: UUID, formulas: dict[str, UUID]) -> Dessert
             [asdict(_with_formula(part, formulas)) for part in one.dessert.parts]
         ),
         portions=asdict(one.dessert.portions),
+        built=one.dessert.built,
         count=one.count,
     )
 

@@ -6,23 +6,23 @@ from uuid import UUID
 from django.http import HttpRequest, HttpResponse
 from ninja import Query
 
-from fernbell.core.desserts import Dessert as CoreDessert
-from fernbell.core.desserts import Solved, propose, propose_layer, refit
+from fernbell.core.desserts import place_stack, propose, propose_layer, refit
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.desserts.schemas import (
-    PARTS,
-    PORTIONS,
     DessertBrief,
     DessertIn,
     DessertOut,
+    Placed,
+    PlaceIn,
     Proposed,
     ProposeIn,
     RefitIn,
     Refitted,
+    WorkedOut,
 )
+from fernbell.server.desserts.stacks import STACK, kept, known_formulas
 from fernbell.server.formulas.assemble import with_methods
-from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.schemas import SheetOut
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind, Snapshot
@@ -34,47 +34,40 @@ from fernbell.server.molds.models import Mold
 from fernbell.server.problems import Invalid
 
 Count = Annotated[int | None, Query(ge=1, le=5000)]
+SizeKey = Annotated[str, Query(max_length=60)]
 
 
 def write(member: Member, row: Dessert, data: DessertIn) -> None:
     """Put an entry on a row; refuse molds and formulas that are not on the shelves."""
-    mold = _on_shelf(member, data.mold)
-    used = _known(member, data.parts)
-    portions = assemble.drawn(data, mold_of(mold)).portions
-    row.name, row.mold, row.count = data.name, mold, data.count
-    row.parts = PARTS.dump_python(data.parts, mode="json")
-    row.portions = PORTIONS.dump_python(portions, mode="json")
+    molds = _on_shelf(member, data)
+    used = known_formulas(member, "parts", data.parts)
+    for place, size in enumerate(data.sizes):
+        used |= known_formulas(member, f"sizes.{place}.parts", size.parts or [])
+    first, *_ = assemble.sized(data, molds)
+    row.name, row.mold, row.count, row.built = data.name, molds[data.mold], data.count, data.built
+    row.parts = assemble.parts_as_json(data.parts)
+    row.portions = assemble.portions_as_json(first.dessert.portions)
+    row.sizes = [size.model_dump(mode="json") for size in data.sizes]
     row.save()
     row.formulas.set(used)
+    row.also_in.set({size.mold for size in data.sizes})
 
 
-def _on_shelf(member: Member, mold_id: UUID) -> Mold:
-    mold = rows(member, Mold).filter(pk=mold_id, archived_at=None).first()
-    if mold is None:
-        raise Invalid.field("mold", "This mold is not on your shelf.")
-    return mold
-
-
-def _known(member: Member, parts: list[Any]) -> set[UUID]:
-    named = list(assemble.formulas_of(parts))
-    wanted = {UUID(key) for _, key in named if assemble.is_uuid(key)}
-    on_shelf = set(
-        rows(member, Formula).filter(pk__in=wanted, archived_at=None).values_list("pk", flat=True)
-    )
-    message = "This formula is not on your shelf."
-    errors = [
-        {"field": f"parts.{place}.formula", "message": message}
-        for place, key in named
-        if not (assemble.is_uuid(key) and UUID(key) in on_shelf)
-    ]
+def _on_shelf(member: Member, entry: DessertIn) -> dict[UUID, Mold]:
+    """The molds an entry names, by key."""
+    named = list(assemble.molds_of(entry))
+    found = rows(member, Mold).filter(archived_at=None).in_bulk([key for _, key in named])
+    message = "This mold is not on your shelf."
+    errors = [{"field": field, "message": message} for field, key in named if key not in found]
     if errors:
         raise Invalid(message, errors)
-    return on_shelf
+    return found
 
 
 def snapshot(row: Row) -> Snapshot:
     """The row as an entry."""
-    own = {field: getattr(row, field) for field in ("name", "parts", "portions", "count")}
+    fields = ("name", "built", "parts", "portions", "count", "sizes")
+    own = {field: getattr(row, field) for field in fields}
     return own | {"mold": str(row.mold_id)}
 
 
@@ -83,52 +76,72 @@ DESSERT = Kind("dessert", Dessert, DessertIn, write, snapshot, related=("mold",)
 router = shelf(DESSERT, DessertBrief, DessertOut)
 
 
-def _dessert(request: HttpRequest, row_id: UUID) -> Dessert:
+def _sizes(request: HttpRequest, entry: DessertIn) -> list[assemble.Sized]:
     require(request.auth, Act.READ)
-    return actions.find(request.auth, DESSERT, row_id)
+    return assemble.sized(entry, _on_shelf(request.auth, entry))
 
 
-def _drawn(request: HttpRequest, entry: DessertIn) -> CoreDessert:
+def _saved(request: HttpRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
+    """A row's sizes; `count` is how many of its own."""
     require(request.auth, Act.READ)
-    return assemble.drawn(entry, mold_of(_on_shelf(request.auth, entry.mold)))
+    row = actions.find(request.auth, DESSERT, row_id)
+    own = {"count": count} if count else {}
+    entry = DessertIn(**{**snapshot(row), **own})
+    molds = {row.mold_id: row.mold}
+    if entry.sizes:
+        molds |= rows(request.auth, Mold).in_bulk([size.mold for size in entry.sizes])
+    return assemble.sized(entry, molds)
 
 
-@router.post("/what-if", response=Solved, operation_id="what_if")
-def what_if(request: HttpRequest, data: DessertIn) -> HttpResponse:
-    """What an entry would take, its findings and its cut; nothing is saved."""
-    dessert = _drawn(request, data)
-    answer, _ = assemble.solved(request.auth.kitchen_id, dessert, data.count)
-    return HttpResponse(assemble.as_json(answer), content_type="application/json")
+def _as_json(request: HttpRequest, sizes: list[assemble.Sized], key: str) -> HttpResponse:
+    body = assemble.worked_out(request.auth.kitchen_id, sizes, key)
+    return HttpResponse(body, content_type="application/json")
+
+
+@router.post("/what-if", response=WorkedOut, operation_id="what_if")
+def what_if(request: HttpRequest, data: DessertIn, size: SizeKey = "") -> HttpResponse:
+    """What an entry would take, its findings and the cut of one size; nothing is saved."""
+    return _as_json(request, _sizes(request, data), size)
 
 
 @router.post("/propose", response=Proposed, operation_id="propose_part")
 def proposed(request: HttpRequest, data: ProposeIn) -> Any:
     """A part measured for a dessert as it is drawn; nothing is saved."""
-    dessert, formula = _drawn(request, data.dessert), str(data.formula)
+    dessert, formula = _sizes(request, data.dessert)[0].dessert, str(data.formula)
     if data.into is not None:
         return {"part": propose_layer(dessert, data.into, data.key, formula)}
     return {"part": propose(dessert, data.rule, data.key, formula)}
 
 
+@router.post("/place", response=Placed, operation_id="place_stack")
+def placed(request: HttpRequest, data: PlaceIn) -> Any:
+    """A stack measured for a dessert as it is drawn; nothing is saved."""
+    dessert = _sizes(request, data.dessert)[0].dessert
+    parts, shape = kept(actions.find(request.auth, STACK, data.stack))
+    if len(data.keys) != len(parts):
+        raise Invalid.field("keys", f"Give {len(parts)} keys, one for every part of the stack.")
+    return {"parts": list(place_stack(dessert, parts, shape, data.keys))}
+
+
 @router.post("/refit", response=Refitted, operation_id="refit_dessert")
 def refitted(request: HttpRequest, data: RefitIn) -> Any:
     """A dessert as it is drawn in another mold, its gaps kept; nothing is saved."""
-    dessert, mold = _drawn(request, data.dessert), _on_shelf(request.auth, data.mold)
+    dessert = _sizes(request, data.dessert)[0].dessert
+    mold = _on_shelf(request.auth, DessertIn(name="-", mold=data.mold))[data.mold]
     fitted = refit(dessert, mold_of(mold))
     return {"mold": mold.pk, "parts": list(fitted.parts), "portions": fitted.portions}
 
 
-@router.get("/{uuid:row_id}/solved", response=Solved, operation_id="solve_dessert")
-def solved(request: HttpRequest, row_id: UUID, count: Count = None) -> HttpResponse:
-    """What it takes, for its own count or another; findings and the cut."""
-    row = _dessert(request, row_id)
-    answer, _ = assemble.solved(row.kitchen_id, assemble.dessert_of(row), count or row.count)
-    return HttpResponse(assemble.as_json(answer), content_type="application/json")
+@router.get("/{uuid:row_id}/solved", response=WorkedOut, operation_id="solve_dessert")
+def solved(
+    request: HttpRequest, row_id: UUID, count: Count = None, size: SizeKey = ""
+) -> HttpResponse:
+    """What it takes as saved, for its own count or another; findings and the cut."""
+    return _as_json(request, _saved(request, row_id, count), size)
 
 
 @router.get("/{uuid:row_id}/sheets", response=list[SheetOut], operation_id="dessert_sheets")
 def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
-    """One scaled sheet a formula, in building order."""
-    row = _dessert(request, row_id)
-    _, made = assemble.solved(row.kitchen_id, assemble.dessert_of(row), count or row.count)
-    return with_methods(row.kitchen_id, made)
+    """One scaled sheet a formula for the whole order, in building order."""
+    order = assemble.solved(request.auth.kitchen_id, _saved(request, row_id, count))
+    return with_methods(request.auth.kitchen_id, order.sheets)

@@ -1,16 +1,41 @@
 """From dessert rows to core and back, with a fixed number of queries."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, replace
 from typing import Any
 from uuid import UUID
 
-from fernbell.core.desserts import Dessert, Insert, Solved, portions_for, solve
-from fernbell.core.formulas import Sheet
-from fernbell.core.molds import Frame, Ring
-from fernbell.server.desserts import models
-from fernbell.server.desserts.schemas import PARTS, PORTIONS, SOLVED, DessertIn
+from fernbell.core.desserts import Dessert, Insert, Order, portions_for, refit, solve_order
+from fernbell.core.findings import Severity
+from fernbell.core.molds import size_words
+from fernbell.server.desserts.schemas import (
+    PARTS,
+    PORTIONS,
+    WORKED_OUT,
+    DessertIn,
+    SizeIn,
+    SizeOut,
+    WorkedOut,
+)
 from fernbell.server.formulas.assemble import book_for
 from fernbell.server.molds.assemble import mold_of
+from fernbell.server.molds.models import Mold
+
+Molds = Mapping[UUID, Mold]
+
+FIRST = ""
+"""Key of a dessert's own size; the others have keys of their own."""
+
+
+@dataclass(frozen=True)
+class Sized:
+    """One size of an entry as a core value."""
+
+    key: str
+    mold: Mold
+    dessert: Dessert
+    count: int
+    follows: bool
 
 
 def formulas_of(parts: Sequence[Any]) -> Iterator[tuple[str, str]]:
@@ -23,24 +48,75 @@ def formulas_of(parts: Sequence[Any]) -> Iterator[tuple[str, str]]:
             yield str(place), part.formula
 
 
-def dessert_of(row: models.Dessert) -> Dessert:
-    """The row as a core value."""
-    parts = tuple(PARTS.validate_python(row.parts))
-    return Dessert(row.name, mold_of(row.mold), parts, PORTIONS.validate_python(row.portions))
+def molds_of(entry: DessertIn) -> Iterator[tuple[str, UUID]]:
+    """Where each mold is named, and its key."""
+    yield "mold", entry.mold
+    for place, size in enumerate(entry.sizes):
+        yield f"sizes.{place}.mold", size.mold
 
 
-def drawn(entry: DessertIn, mold: Ring | Frame) -> Dessert:
-    """An entry as a core value; without portions it is divided as is usual for the mold.
+def drawn(entry: DessertIn, mold: Mold) -> Dessert:
+    """An entry's own size as a core value; without portions it is divided as is usual.
 
     Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
     """
-    return Dessert(entry.name, mold, tuple(entry.parts), entry.portions or portions_for(mold))
+    shape = mold_of(mold)
+    portions = entry.portions or portions_for(shape)
+    return Dessert(entry.name, shape, tuple(entry.parts), portions, entry.built)
 
 
-def solved(kitchen: UUID, dessert: Dessert, count: int) -> tuple[Solved, tuple[Sheet, ...]]:
-    """The dessert worked out for a count, with the kitchen's formulas. One query."""
-    keys = {key for _, key in formulas_of(dessert.parts) if is_uuid(key)}
-    return solve(dessert, book_for(kitchen, keys), count)
+def sized(entry: DessertIn, molds: Molds) -> list[Sized]:
+    """Every size of an entry as a core value, its own first; what follows it is refitted."""
+    first = drawn(entry, molds[entry.mold])
+    others = [_size(first, size, molds[size.mold]) for size in entry.sizes]
+    return [Sized(FIRST, molds[entry.mold], first, entry.count, follows=False), *others]
+
+
+def _size(first: Dessert, size: SizeIn, mold: Mold) -> Sized:
+    fitted = refit(first, mold_of(mold))
+    follows = size.parts is None
+    parts = fitted.parts if size.parts is None else tuple(size.parts)
+    portions = size.portions or fitted.portions
+    dessert = replace(fitted, parts=parts, portions=portions)
+    return Sized(size.key, mold, dessert, size.count, follows)
+
+
+def solved(kitchen: UUID, sizes: Sequence[Sized]) -> Order:
+    """Every size worked out with the kitchen's formulas. One query."""
+    keys = {key for one in sizes for _, key in formulas_of(one.dessert.parts) if is_uuid(key)}
+    return solve_order([(one.dessert, one.count) for one in sizes], book_for(kitchen, keys))
+
+
+def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
+    """The size asked for (the first if there is no such) and the whole order, as JSON.
+
+    Straight from core's values; core lets no NaN into a figure.
+    """
+    order = solved(kitchen, sizes)
+    at = next((place for place, one in enumerate(sizes) if one.key == key), 0)
+    shown = sizes[at]
+    answer = WorkedOut.model_construct(
+        key=shown.key,
+        shape=shown.dessert.mold,
+        parts=list(shown.dessert.parts),
+        portions=shown.dessert.portions,
+        solved=order.sizes[at],
+        sizes=[
+            SizeOut.model_construct(
+                key=one.key,
+                mold=one.mold.pk,
+                mold_name=one.mold.name,
+                says=size_words(one.dessert.mold),
+                count=one.count,
+                follows=one.follows,
+                wrong=any(finding.severity == Severity.WRONG for finding in result.findings),
+                finished=result.finished,
+            )
+            for one, result in zip(sizes, order.sizes, strict=True)
+        ],
+        takes=list(order.takes),
+    )
+    return WORKED_OUT.dump_json(answer)
 
 
 def is_uuid(key: str) -> bool:
@@ -52,6 +128,11 @@ def is_uuid(key: str) -> bool:
     return True
 
 
-def as_json(answer: Solved) -> bytes:
-    """A solved dessert as JSON, straight from core; core lets no NaN into a figure."""
-    return SOLVED.dump_json(answer)
+def parts_as_json(parts: Sequence[Any]) -> Any:
+    """Parts as they are kept in a row."""
+    return PARTS.dump_python(list(parts), mode="json")
+
+
+def portions_as_json(portions: Any) -> Any:
+    """Portions as they are kept in a row."""
+    return PORTIONS.dump_python(portions, mode="json")

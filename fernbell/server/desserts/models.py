@@ -1,4 +1,4 @@
-"""Desserts."""
+"""Desserts, and stacks of parts kept from them."""
 
 from django.db import models
 
@@ -8,13 +8,25 @@ from fernbell.server.molds.models import Mold
 
 
 class Dessert(Row):
-    """A dessert of the kitchen; `parts` and `portions` are core's.
+    """A dessert of the kitchen; `parts`, `portions` and `sizes` are core's.
 
-    `formulas` repeats the formulas its parts name, so that the database knows what is in use.
+    `formulas` and `also_in` repeat the formulas its parts and the molds its other sizes name,
+    so that the database knows what is in use.
     """
 
     mold = models.ForeignKey(Mold, on_delete=models.PROTECT, related_name="desserts")
+    built = models.CharField(max_length=12, default="upright")
     parts = models.JSONField(default=list)
     portions = models.JSONField()
     count = models.PositiveIntegerField(default=1)
+    sizes = models.JSONField(default=list)
     formulas = models.ManyToManyField(Formula, related_name="desserts")
+    also_in = models.ManyToManyField(Mold, related_name="also_in")
+
+
+class Stack(Row):
+    """Parts kept to be used again, as they stood in a mold of `shape`."""
+
+    shape = models.JSONField()
+    parts = models.JSONField()
+    formulas = models.ManyToManyField(Formula, related_name="stacks")

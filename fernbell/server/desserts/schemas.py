@@ -1,46 +1,75 @@
 """What goes over the wire for desserts; parts and portions are core's own types."""
 
-from typing import Annotated, Any
+from typing import Annotated, Any, Self
 from uuid import UUID
 
 from ninja import Schema
-from pydantic import Field, TypeAdapter
+from pydantic import Field, TypeAdapter, model_validator
 
 from fernbell.core.desserts import (
     Band,
     Base,
+    Built,
+    ByCount,
+    ByWeight,
     Coat,
     Fill,
     Garnish,
     Grid,
     Insert,
     Solved,
+    Take,
     Wedges,
 )
+from fernbell.core.errors import OutOfRange
+from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut
 from fernbell.server.molds.schemas import Shape
 
 MOST_PARTS = 40
+MOST_SIZES = 7
 
 Part = Annotated[Base | Insert | Fill | Coat | Band | Garnish, Field(discriminator="rule")]
-Portions = Annotated[Wedges | Grid, Field(discriminator="cut")]
+Portions = Annotated[Wedges | Grid | ByCount | ByWeight, Field(discriminator="cut")]
 
 PARTS: TypeAdapter[list[Any]] = TypeAdapter(list[Part])
 PORTIONS: TypeAdapter[Any] = TypeAdapter(Portions)
-SOLVED = TypeAdapter(Solved)
+
+
+Parts = Annotated[list[Part], Field(max_length=MOST_PARTS)]
+HowMany = Annotated[int, Field(ge=1, le=5000)]
+
+
+class SizeIn(Entry):
+    """Another size of a dessert; without parts of its own it follows the first size."""
+
+    key: Key
+    mold: UUID
+    count: HowMany = 1
+    parts: Parts | None = None
+    portions: Portions | None = None
 
 
 class DessertIn(Entry):
     """A dessert as entered: parts from the top down, in one of the kitchen's molds.
 
-    Without portions it is divided as is usual for the mold.
+    Without portions it is divided as is usual for the mold; `sizes` are made beside it.
     """
 
     name: Name
     mold: UUID
-    parts: list[Part] = Field(default=[], max_length=MOST_PARTS)
+    built: Built = "upright"
+    parts: Parts = Field(default=[])
     portions: Portions | None = None
-    count: int = Field(default=1, ge=1, le=5000)
+    count: HowMany = 1
+    sizes: list[SizeIn] = Field(default=[], max_length=MOST_SIZES)
+
+    @model_validator(mode="after")
+    def told_apart(self) -> Self:
+        """Sizes have keys of their own."""
+        if len({size.key for size in self.sizes}) < len(self.sizes):
+            raise OutOfRange("sizes", "a key used twice", "sizes with keys of their own")
+        return self
 
 
 class DessertBrief(RowOut):
@@ -55,8 +84,10 @@ class DessertOut(DessertBrief):
     mold: UUID
     mold_name: str
     shape: Shape
+    built: Built
     parts: list[Part]
     portions: Portions
+    sizes: list[SizeIn]
 
     @staticmethod
     def resolve_mold(row: Any) -> UUID:
@@ -93,6 +124,20 @@ class Proposed(Schema):
     part: Part
 
 
+class PlaceIn(Entry):
+    """A stack wanted in a dessert as it is drawn, and a new key for every part of it."""
+
+    dessert: DessertIn
+    stack: UUID
+    keys: list[Key] = Field(min_length=1, max_length=MOST_PARTS)
+
+
+class Placed(Schema):
+    """The stack's parts measured for this dessert."""
+
+    parts: list[Part]
+
+
 class RefitIn(Entry):
     """Another mold for a dessert as it is drawn."""
 
@@ -106,3 +151,46 @@ class Refitted(Schema):
     mold: UUID
     parts: list[Part]
     portions: Portions
+
+
+class SizeOut(Schema):
+    """One size of an order in brief: '12 × Ø 8 cm', and whether something is wrong with it."""
+
+    key: str
+    mold: UUID
+    mold_name: str
+    says: str
+    count: int
+    follows: bool
+    wrong: bool
+    finished: Working | None
+
+
+class WorkedOut(Schema):
+    """One size worked out and drawn, with its parts as they are in it, and the whole order."""
+
+    key: str
+    shape: Shape
+    parts: list[Part]
+    portions: Portions
+    solved: Solved
+    sizes: list[SizeOut]
+    takes: list[Take]
+
+
+WORKED_OUT = TypeAdapter(WorkedOut)
+
+
+class StackIn(Entry):
+    """Parts to keep, from the top down, and the shape of the mold they stood in."""
+
+    name: Name
+    shape: Shape
+    parts: list[Part] = Field(min_length=1, max_length=MOST_PARTS)
+
+
+class StackOut(RowOut):
+    """A stack of parts."""
+
+    shape: Shape
+    parts: list[Part]

@@ -14,6 +14,8 @@ from fernbell.server.formulas.schemas import (
     FormulaIn,
     FormulaOut,
     LineIn,
+    PastedIn,
+    PastedLine,
     ReadingOut,
     ReadLine,
     SheetOut,
@@ -36,7 +38,7 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     row.losses = asdict(data.losses)
     row.gas_kept = data.gas_kept
     row.measured_density_g_ml = data.measured_density_g_ml
-    row.method = [step for step in data.method if step]
+    row.method = [step.model_dump(mode="json") for step in data.method if step.text]
     row.save()
     row.lines.all().delete()
     FormulaLine.objects.bulk_create(
@@ -103,6 +105,13 @@ def read_line(request: HttpRequest, data: TypedLine) -> Any:
     """What '250 g cream' means in this kitchen; nothing is changed."""
     require(request.auth, Act.READ)
     return assemble.read_line(request.auth, data)
+
+
+@router.post("/read-list", response=list[PastedLine], operation_id="read_list")
+def read_pasted(request: HttpRequest, data: PastedIn) -> Any:
+    """What a pasted list means in this kitchen, line by line; nothing is changed."""
+    require(request.auth, Act.READ)
+    return assemble.read_pasted(request.auth, data)
 
 
 @router.get("/{uuid:row_id}/reading", response=ReadingOut, operation_id="read_formula_figures")

@@ -2,10 +2,12 @@
 
 import json
 from collections.abc import Iterable
+from typing import Any
 from uuid import UUID
 
 from django.db import connection
 
+from fernbell.core.errors import CoreError
 from fernbell.core.formulas import (
     Book,
     Demand,
@@ -13,6 +15,8 @@ from fernbell.core.formulas import (
     Line,
     Losses,
     Sheet,
+    Wait,
+    WaitKind,
     batch_working,
     factor_to_volume,
     line_working,
@@ -22,10 +26,18 @@ from fernbell.core.formulas import (
     sheets,
     volume_working,
 )
-from fernbell.core.measures import read_amount
+from fernbell.core.measures import Pasted, folded, read_amount, read_list
 from fernbell.core.pantry import Ingredient, Piece, mass_of_amount
 from fernbell.server.formulas import models
-from fernbell.server.formulas.schemas import Match, ReadingOut, ReadLine, SheetOut, TypedLine
+from fernbell.server.formulas.schemas import (
+    Match,
+    PastedIn,
+    PastedLine,
+    ReadingOut,
+    ReadLine,
+    SheetOut,
+    TypedLine,
+)
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
@@ -39,6 +51,7 @@ WITH RECURSIVE needed(id) AS (
     JOIN needed ON line.formula_id = needed.id WHERE line.nested_id IS NOT NULL
 )
 SELECT f.id::text, f.name, f.base_line, f.losses, f.gas_kept, f.measured_density_g_ml,
+       jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
        l.key, l.mass_g, l.overrun_percent, l.nested_id::text,
        i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces
 FROM needed
@@ -58,13 +71,13 @@ def book_for(kitchen: UUID, formulas: Iterable[str]) -> Book:
     lines: dict[str, list[Line]] = {}
     ingredients: dict[str, Ingredient] = {}
     for row in found:
-        key, line_key, ingredient = row[0], row[6], row[10]
+        key, line_key, ingredient = row[0], row[7], row[11]
         heads[key] = row
         own = lines.setdefault(key, [])
         if line_key is not None:
-            own.append(Line(line_key, row[7], ingredient, row[9], row[8]))
+            own.append(Line(line_key, row[8], ingredient, row[10], row[9]))
         if ingredient is not None and ingredient not in ingredients:
-            ingredients[ingredient] = _ingredient(row[10:])
+            ingredients[ingredient] = _ingredient(row[11:])
     return Book(
         tuple(ingredients.values()),
         tuple(_formula(head, tuple(lines[key])) for key, head in heads.items()),
@@ -78,8 +91,15 @@ def _ingredient(columns: tuple) -> Ingredient:
 
 
 def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
-    key, name, base, losses, gas_kept, measured = head[:6]
-    return Formula(key, name, lines, base or None, Losses(**json.loads(losses)), gas_kept, measured)
+    key, name, base, losses, gas_kept, measured, waits = head[:7]
+    return Formula(
+        *(key, name, lines, base or None, Losses(**json.loads(losses)), gas_kept, measured),
+        waits=tuple(_wait(**one) for one in json.loads(waits)),
+    )
+
+
+def _wait(kind: str, **rest: Any) -> Wait:
+    return Wait(WaitKind(kind), **rest)
 
 
 def reading_of(row: models.Formula) -> ReadingOut:
@@ -130,42 +150,80 @@ def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
 def read_line(member: Member, typed: TypedLine) -> ReadLine:
     """Understand a typed line: the amount in grams, and which names of the kitchen fit."""
     amount = read_amount(typed.text)
-    matches = [one for one in _matches(member, amount.name) if one.id != typed.within]
+    matches = _matches(_names(member, typed.within), amount.name)
     if not matches:
         return ReadLine(name=amount.name, mass_g=None, understood=typed.text, matches=[])
     best = matches[0]
-    mass = mass_of_amount(_weighed(member, best), amount)
+    mass = mass_of_amount(_weighed(member, [best])[best.id], amount)
     understood = f"{mass:.4g} g {best.name}"
     return ReadLine(name=amount.name, mass_g=mass, understood=understood, matches=matches)
 
 
-def _matches(member: Member, name: str) -> list[Match]:
-    found = []
-    for model, is_formula in ((pantry.Ingredient, False), (models.Formula, True)):
-        fitting = rows(member, model).filter(archived_at=None)
-        for word in name.split():
-            fitting = fitting.filter(name__icontains=word.strip(","))
-        found += [
-            Match(id=pk, name=own, is_formula=is_formula)
-            for pk, own in fitting.values_list("pk", "name")[:20]
-        ]
-    wanted = name.lower()
+def read_pasted(member: Member, pasted: PastedIn) -> list[PastedLine]:
+    """Understand a pasted list line by line, with a fixed number of queries a formula named."""
+    names = _names(member, pasted.within)
+    read = [
+        (line, _matches(names, line.amount.name) if line.amount else [])
+        for line in read_list(pasted.text)
+    ]
+    weighed = _weighed(member, [matches[0] for _, matches in read if matches])
+    return [_pasted(line, matches, weighed) for line, matches in read]
+
+
+def _pasted(line: Pasted, matches: list[Match], weighed: dict[UUID, Ingredient]) -> PastedLine:
+    amount, mass, refusal = line.amount, None, line.refusal
+    if amount:
+        # What the pantry does not know yet has no density and no pieces, only a weight.
+        of = weighed[matches[0].id] if matches else Ingredient("", amount.name)
+        try:
+            mass = mass_of_amount(of, amount)
+        except CoreError as error:
+            refusal = str(error)
+    return PastedLine(
+        text=line.text,
+        heading=line.heading,
+        refusal=refusal,
+        name=amount.name if amount else "",
+        mass_g=mass,
+        matches=matches,
+    )
+
+
+def _names(member: Member, within: UUID | None) -> list[Match]:
+    """Everything on the shelves that can be a line."""
+    return [
+        Match(id=pk, name=own, is_formula=is_formula)
+        for model, is_formula in ((pantry.Ingredient, False), (models.Formula, True))
+        for pk, own in rows(member, model).filter(archived_at=None).values_list("pk", "name")
+        if pk != within
+    ]
+
+
+def _matches(names: list[Match], wanted: str) -> list[Match]:
+    """Those whose name holds every word wanted, the nearest first."""
+    whole = folded(wanted)
+    # Yolks are found as yolk.
+    words = [word.removesuffix("s") for word in whole.replace(",", " ").split()]
 
     def rank(match: Match) -> tuple[bool, bool, int, str]:
-        own = match.name.lower()
-        return own != wanted, not own.startswith(wanted), len(own), own
+        own = folded(match.name)
+        return own != whole, not own.startswith(whole), len(own), own
 
-    return sorted(found, key=rank)[:8]
+    fitting = (one for one in names if all(word in folded(one.name) for word in words))
+    return sorted(fitting, key=rank)[:8]
 
 
-def _weighed(member: Member, match: Match) -> Ingredient:
-    """What the amount is of; a formula is measured through its density with air."""
-    if match.is_formula:
-        row = rows(member, models.Formula).get(pk=match.id)
+def _weighed(member: Member, wanted: list[Match]) -> dict[UUID, Ingredient]:
+    """What amounts are of, by key; a formula is measured through its density with air."""
+    found = {}
+    for row in rows(member, pantry.Ingredient).filter(pk__in={one.id for one in wanted}):
+        pieces = tuple(Piece(**one) for one in row.pieces)
+        found[row.pk] = Ingredient(
+            *(str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g),
+            pieces=pieces,
+        )
+    formulas = {one.id for one in wanted if one.is_formula}
+    for row in rows(member, models.Formula).filter(pk__in=formulas):
         density = reading_of(row).density
-        return Ingredient(str(row.pk), row.name, density.value if density else None)
-    row = rows(member, pantry.Ingredient).get(pk=match.id)
-    pieces = tuple(Piece(**one) for one in row.pieces)
-    return Ingredient(
-        str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g, pieces
-    )
+        found[row.pk] = Ingredient(str(row.pk), row.name, density.value if density else None)
+    return found

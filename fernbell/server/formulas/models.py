@@ -20,12 +20,14 @@ class Formula(Row):
     method = models.JSONField(default=list)
 
     def users(self) -> set[str]:
-        """Names of the formulas and desserts it is in."""
+        """Names of the formulas and desserts and stacks it is in."""
         lines = self.nested_in.filter(formula__archived_at=None)
         desserts = self.desserts.filter(archived_at=None)
+        stacks = self.stacks.filter(archived_at=None)
         return {
             *lines.values_list("formula__name", flat=True),
             *desserts.values_list("name", flat=True),
+            *stacks.values_list("name", flat=True),
         }
 
 

@@ -7,7 +7,16 @@ from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.formulas import USUAL_LOSSES, Formula, Line, Losses, Sheet
+from fernbell.core.formulas import (
+    USUAL_LOSSES,
+    Formula,
+    Line,
+    Losses,
+    Sheet,
+    Step,
+    Wait,
+    usual_rule,
+)
 from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut, Text
 
@@ -31,6 +40,13 @@ class LineIn(Entry):
         return self
 
 
+class StepIn(Entry):
+    """One step of a method as entered, and the wait it ends with."""
+
+    text: Text
+    wait: Wait | None = None
+
+
 class FormulaIn(Entry):
     """A formula as entered."""
 
@@ -42,7 +58,7 @@ class FormulaIn(Entry):
     losses: Losses = USUAL_LOSSES
     gas_kept: float = 0.8
     measured_density_g_ml: float | None = None
-    method: list[Text] = Field(default=[], max_length=60)
+    method: list[StepIn] = Field(default=[], max_length=60)
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
@@ -89,10 +105,16 @@ class LineOut(Schema):
 
 
 class FormulaBrief(RowOut):
-    """A formula in the list."""
+    """A formula in the list; `does` is what its kind usually does in a dessert."""
 
     kind: str
     flavor: str
+    does: str
+
+    @staticmethod
+    def resolve_does(row: Any) -> str:
+        """The usual rule of its kind."""
+        return usual_rule(row.kind)
 
 
 class FormulaOut(FormulaBrief):
@@ -103,7 +125,7 @@ class FormulaOut(FormulaBrief):
     losses: Losses
     gas_kept: float
     measured_density_g_ml: float | None
-    method: list[str]
+    method: list[Step]
     used_by: list[str]
 
     @staticmethod
@@ -137,8 +159,15 @@ class SheetOut(Schema):
     batch: Working
     kind: str
     flavor: str
-    method: list[str]
+    method: list[Step]
     workings: dict[str, Working]
+
+
+class PastedIn(Entry):
+    """A pasted list, and the formula it is pasted into."""
+
+    within: UUID | None = None
+    text: Annotated[str, StringConstraints(max_length=60_000)]
 
 
 class TypedLine(Entry):
@@ -162,4 +191,18 @@ class ReadLine(Schema):
     name: str
     mass_g: float | None
     understood: str
+    matches: list[Match]
+
+
+class PastedLine(Schema):
+    """One pasted line: what was understood, or why not.
+
+    `heading` is what is rightly passed over; `name` is empty where nothing was understood.
+    """
+
+    text: str
+    heading: bool
+    refusal: str
+    name: str
+    mass_g: float | None
     matches: list[Match]

@@ -1,6 +1,6 @@
 """One write = one action: may, change, audit, in one transaction."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from typing import Any
 from uuid import UUID
@@ -54,6 +54,19 @@ def create(member: Member, kind: Kind, data: Any) -> Row:
     _write(member, kind, row, data)
     _note(member, kind, row, "created", {})
     return row
+
+
+@transaction.atomic
+def create_many(member: Member, kind: Kind, many: Sequence[Any]) -> list[Row]:
+    """New rows, all or none; a refusal names the row."""
+    made = []
+    for place, data in enumerate(many):
+        try:
+            made.append(create(member, kind, data))
+        except Invalid as error:
+            faults = [{**one, "field": f"rows.{place}.{one['field']}"} for one in error.errors]
+            raise Invalid(error.detail, faults) from error
+    return made
 
 
 @transaction.atomic

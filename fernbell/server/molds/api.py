@@ -19,13 +19,14 @@ from fernbell.server.molds.schemas import FillIn, MoldIn, MoldOut
 
 def write(member: Member, row: Mold, data: MoldIn) -> None:
     """Put an entry on a row."""
-    row.name, row.shape, row.note = data.name, asdict(data.shape), data.note
+    row.name, row.shape = data.name, asdict(data.shape)
+    row.water_g, row.note = data.water_g, data.note
     row.save()
 
 
 def snapshot(row: Mold) -> Snapshot:
     """The row as an entry."""
-    return {"name": row.name, "shape": row.shape, "note": row.note}
+    return {"name": row.name, "shape": row.shape, "water_g": row.water_g, "note": row.note}
 
 
 MOLD = Kind("mold", Mold, MoldIn, write, snapshot)

@@ -9,8 +9,10 @@ class Mold(Row):
     """A ring or frame of the kitchen; `shape` is core's, by its `kind`."""
 
     shape = models.JSONField()
+    water_g = models.FloatField(null=True)
     note = models.CharField(max_length=2000, blank=True)
 
     def users(self) -> set[str]:
         """Names of the desserts made in it."""
-        return set(self.desserts.filter(archived_at=None).values_list("name", flat=True))
+        own = self.desserts.filter(archived_at=None) | self.also_in.filter(archived_at=None)
+        return set(own.values_list("name", flat=True))

@@ -1,12 +1,26 @@
 """Routes of the pantry."""
 
 from dataclasses import asdict
+from typing import Any
 
+from django.http import HttpRequest
+from ninja import Status
+
+from fernbell.core.measures import folded
+from fernbell.core.pantry import read_densities
+from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind, Snapshot
 from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.shelf import shelf
 from fernbell.server.pantry.models import Ingredient
-from fernbell.server.pantry.schemas import IngredientIn, IngredientOut
+from fernbell.server.pantry.schemas import (
+    IngredientIn,
+    IngredientOut,
+    ManyIn,
+    PastedIngredient,
+    PastedNames,
+)
 
 
 def write(member: Member, row: Ingredient, data: IngredientIn) -> None:
@@ -29,3 +43,20 @@ def snapshot(row: Ingredient) -> Snapshot:
 INGREDIENT = Kind("ingredient", Ingredient, IngredientIn, write, snapshot)
 
 router = shelf(INGREDIENT, IngredientOut, IngredientOut)
+
+
+@router.post("/read-list", response=list[PastedIngredient], operation_id="read_pantry_list")
+def read_pasted(request: HttpRequest, data: PastedNames) -> Any:
+    """What a pasted list of ingredients says, line by line; nothing is changed."""
+    require(request.auth, Act.READ)
+    own = rows(request.auth, Ingredient).filter(archived_at=None)
+    there = {folded(name) for name in own.values_list("name", flat=True)}
+    return [
+        {**asdict(line), "there": folded(line.name) in there} for line in read_densities(data.text)
+    ]
+
+
+@router.post("/many", response={201: list[IngredientOut]}, operation_id="create_ingredients")
+def create_many(request: HttpRequest, data: ManyIn) -> Status:
+    """Several new ingredients at once, all or none."""
+    return Status(201, actions.create_many(request.auth, INGREDIENT, data.rows))

@@ -1,9 +1,11 @@
 """What goes over the wire for ingredients."""
 
-from typing import Self
+from typing import Annotated, Self
 
-from pydantic import Field, model_validator
+from ninja import Schema
+from pydantic import Field, StringConstraints, model_validator
 
+from fernbell.core.measures import MOST_PASTED
 from fernbell.core.pantry import Ingredient, Piece
 from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
 
@@ -33,3 +35,25 @@ class IngredientOut(RowOut):
     weigh_step_g: float
     pieces: list[Piece]
     note: str
+
+
+class ManyIn(Entry):
+    """Several new ingredients, written all or none."""
+
+    rows: list[IngredientIn] = Field(min_length=1, max_length=MOST_PASTED)
+
+
+class PastedNames(Entry):
+    """A pasted list of ingredients: a name a line, its density beside it where it is known."""
+
+    text: Annotated[str, StringConstraints(max_length=60_000)]
+
+
+class PastedIngredient(Schema):
+    """One pasted line: the ingredient it names, or why not; `there` is on the shelf already."""
+
+    text: str
+    refusal: str
+    name: str
+    density_g_ml: float | None
+    there: bool

@@ -1,8 +1,8 @@
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
 
+import { json, mounted, settled } from '../testing/kitchen'
+import { useDraft } from './draft'
 import type { MoldEntry } from './types'
 
 /** A server that keeps two molds and answers when it is told to. */
@@ -16,9 +16,6 @@ function rowOf(id: string) {
   if (!row) return undefined
   return { id, ...row.data, revision: row.revision, archived: false }
 }
-
-const json = (status: number, body: unknown) =>
-  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
 
 async function serve(request: Request): Promise<Response> {
   if (holding) await new Promise<void>((go) => waiting.push(go))
@@ -35,7 +32,6 @@ async function serve(request: Request): Promise<Response> {
 }
 
 async function shown(start = 'a') {
-  const { useDraft } = await import('./draft')
   const id = ref(start)
   let draft: ReturnType<typeof useDraft<'molds'>> | undefined
   const screen = defineComponent(() => {
@@ -46,17 +42,9 @@ async function shown(start = 'a') {
     )
     return () => h('div')
   })
-  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
-  mount(screen, { global: { plugins: [[VueQueryPlugin, { queryClient }]] } })
-  await settle()
+  mounted(screen)
+  await settled()
   return { id, draft: draft as NonNullable<typeof draft> }
-}
-
-async function settle() {
-  for (let i = 0; i < 12; i += 1) {
-    await flushPromises()
-    await new Promise((done) => setTimeout(done, 2))
-  }
 }
 
 function release() {
@@ -67,16 +55,6 @@ function release() {
 
 beforeEach(() => {
   vi.stubGlobal('fetch', serve)
-  // openapi-fetch makes requests out of paths, which need a place to start from.
-  vi.stubGlobal(
-    'Request',
-    class extends Request {
-      constructor(input: RequestInfo | URL, init?: RequestInit) {
-        super(typeof input === 'string' ? `http://kitchen${input}` : input, init)
-      }
-    },
-  )
-  vi.resetModules()
   saves.length = 0
   for (const [id, name] of [
     ['a', 'Ring A'],
@@ -104,7 +82,7 @@ describe('useDraft', () => {
     const saved = draft.edit({ name: 'One' })
     void draft.edit({ name: 'Two' })
     void draft.edit({ name: 'Three' })
-    await settle()
+    await settled()
     release()
     await saved
     expect(saves.map((save) => save.name)).toEqual(['One', 'Three'])
@@ -138,10 +116,10 @@ describe('useDraft', () => {
     holding = true
     const saved = draft.edit({ name: 'A, changed' })
     id.value = 'b'
-    await settle()
+    await settled()
     release()
     await saved
-    await settle()
+    await settled()
     expect(saves).toEqual([{ id: 'a', revision: 1, name: 'A, changed' }])
     expect(draft.draft.value?.name).toBe('Ring B')
   })
@@ -149,7 +127,7 @@ describe('useDraft', () => {
   it('shows a preview without saving it', async () => {
     const { draft } = await shown()
     draft.preview({ name: 'Dragged' })
-    await settle()
+    await settled()
     expect(draft.draft.value?.name).toBe('Dragged')
     expect(saves).toEqual([])
   })

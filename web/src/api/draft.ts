@@ -1,8 +1,12 @@
 /** One row on the screen: what is shown, what is saved, and what could not be saved. */
-import { computed, ref, type Ref, shallowRef, type ShallowRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, type Ref, shallowRef, type ShallowRef, watch } from 'vue'
 
 import { Problem } from './client'
 import { type Kind, type Kinds, useRow, useWrites } from './shelves'
+import { dropUnsaved, keepUnsaved, unsavedOf } from './unsaved'
+
+/** How long to wait before the server is asked again after silence. */
+const AGAIN_MS = 3000
 
 export function useDraft<K extends Kind>(
   kind: K,
@@ -16,6 +20,8 @@ export function useDraft<K extends Kind>(
   const draft: ShallowRef<Entry | null> = shallowRef(null)
   const problem: ShallowRef<Problem | null> = shallowRef(null)
   const saving: Ref<boolean> = ref(false)
+  /** The entry the draft began with: what was saved last, here or before. */
+  const base: ShallowRef<Entry | null> = shallowRef(null)
   const revisions = new Map<string, number>()
   /** The row the draft belongs to, and the edit that goes out with the next save. */
   let shown: string | undefined
@@ -28,23 +34,39 @@ export function useDraft<K extends Kind>(
     if (wanted !== shown) {
       shown = undefined
       draft.value = null
+      base.value = null
       problem.value = null
     }
     if (!saved || saved.id !== wanted) return
     if (shown && (saving.value || problem.value)) return
     if (shown && revisions.get(saved.id) !== saved.revision) foreign.value += 1
+    const first = !shown
     shown = saved.id
     revisions.set(saved.id, saved.revision)
     draft.value = entryOf(saved)
+    base.value = draft.value
+    if (first) void resume(saved.id)
   }
   watch([id, row.data], () => show(row.data.value as Full | undefined), { immediate: true })
+
+  /** Go on with what an earlier visit could not save; if it is stale by now, that is told. */
+  async function resume(at: string) {
+    const left = unsavedOf<Entry>(kind, at)
+    if (!left) return
+    revisions.set(at, left.revision)
+    draft.value = left.data
+    pending = { id: at, data: left.data }
+    await save()
+  }
 
   /** Show a change at once and save it; changes made while saving go with the next save. */
   async function edit(changed: Partial<Entry>) {
     if (!draft.value || !shown) return
     draft.value = { ...draft.value, ...changed }
     pending = { id: shown, data: draft.value }
-    if (!saving.value) await save()
+    keepUnsaved(kind, shown, { revision: revisions.get(shown) ?? 1, data: draft.value })
+    // What is stale stays so until one chooses; silence is asked again by itself.
+    if (!saving.value && problem.value?.status !== 409) await save()
   }
 
   /** Show a change without saving it, while a drag is under way. */
@@ -54,18 +76,24 @@ export function useDraft<K extends Kind>(
 
   async function save() {
     saving.value = true
-    problem.value = null
+    let sent: { id: string; data: Entry } | null = null
     try {
       while (pending) {
+        sent = pending
         const { id: to, data }: { id: string; data: Entry } = pending
         pending = null
         const revision = revisions.get(to) ?? 1
         const saved = await change.mutateAsync({ id: to, revision, data })
         revisions.set(to, saved.revision)
+        if (to === shown) base.value = data
+        if (!pending) dropUnsaved(kind, to)
       }
+      problem.value = null
     } catch (error) {
       if (!(error instanceof Problem)) throw error
-      problem.value = error
+      if (sent?.id === shown) problem.value = error
+      // A refused entry is not worth keeping for later; silence and a stale save are.
+      if (sent && error.status !== 0 && error.status !== 409) dropUnsaved(kind, sent.id)
     } finally {
       saving.value = false
     }
@@ -75,24 +103,44 @@ export function useDraft<K extends Kind>(
   async function reload() {
     problem.value = null
     pending = null
+    if (shown) dropUnsaved(kind, shown)
     const { data } = await row.refetch()
     show(data as Full | undefined)
   }
 
-  /** Save over what somebody else saved meanwhile, or once more. */
-  async function insist() {
-    if (!shown || !draft.value) return
+  /** Save over what somebody else saved meanwhile, or once more; `data` where it was merged. */
+  async function insist(data: Entry | null = draft.value) {
+    if (!shown || !data) return
     const theirs = Number(problem.value?.extra.revision)
     if (theirs) revisions.set(shown, theirs)
-    pending = { id: shown, data: draft.value }
+    draft.value = data
+    pending = { id: shown, data }
+    problem.value = null
     await save()
   }
+
+  const again = () => {
+    if (problem.value?.status === 0 && !saving.value) void insist()
+  }
+  const timer = setInterval(again, AGAIN_MS)
+  window.addEventListener('online', again)
+  onScopeDispose(() => {
+    clearInterval(timer)
+    window.removeEventListener('online', again)
+  })
 
   return {
     row: row.data as Ref<Full | undefined>,
     missing: computed(() => row.error.value instanceof Problem && row.error.value.status === 404),
     draft,
+    base,
     problem,
+    /** What somebody else saved meanwhile, where a save was stale. */
+    theirs: computed(() =>
+      problem.value?.status === 409
+        ? (problem.value.extra.current as Entry | undefined)
+        : undefined,
+    ),
     saving,
     foreign,
     edit,

@@ -22,6 +22,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Placed
+         * @description A stack measured for a dessert as it is drawn; nothing is saved.
+         */
+        post: operations["place_stack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/propose": {
         parameters: {
             query?: never;
@@ -73,7 +93,7 @@ export interface paths {
         put?: never;
         /**
          * What If
-         * @description What an entry would take, its findings and its cut; nothing is saved.
+         * @description What an entry would take, its findings and the cut of one size; nothing is saved.
          */
         post: operations["what_if"];
         delete?: never;
@@ -177,7 +197,7 @@ export interface paths {
         };
         /**
          * Sheets
-         * @description One scaled sheet a formula, in building order.
+         * @description One scaled sheet a formula for the whole order, in building order.
          */
         get: operations["dessert_sheets"];
         put?: never;
@@ -197,7 +217,7 @@ export interface paths {
         };
         /**
          * Solved
-         * @description What it takes, for its own count or another; findings and the cut.
+         * @description What it takes as saved, for its own count or another; findings and the cut.
          */
         get: operations["solve_dessert"];
         put?: never;
@@ -240,6 +260,26 @@ export interface paths {
          * @description What '250 g cream' means in this kitchen; nothing is changed.
          */
         post: operations["read_line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/read-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Pasted
+         * @description What a pasted list means in this kitchen, line by line; nothing is changed.
+         */
+        post: operations["read_list"];
         delete?: never;
         options?: never;
         head?: never;
@@ -384,6 +424,46 @@ export interface paths {
         put?: never;
         /** Create Row */
         post: operations["create_ingredient"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/many": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Create Many
+         * @description Several new ingredients at once, all or none.
+         */
+        post: operations["create_ingredients"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/read-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Pasted
+         * @description What a pasted list of ingredients says, line by line; nothing is changed.
+         */
+        post: operations["read_pantry_list"];
         delete?: never;
         options?: never;
         head?: never;
@@ -736,6 +816,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stacks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Rows */
+        get: operations["list_stack"];
+        put?: never;
+        /** Create Row */
+        post: operations["create_stack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stacks/{row_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Row */
+        get: operations["read_stack"];
+        /** Change Row */
+        put: operations["change_stack"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stacks/{row_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Archive Row */
+        post: operations["archive_stack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stacks/{row_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy Row */
+        post: operations["copy_stack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stacks/{row_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Row History */
+        get: operations["history_stack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stacks/{row_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore Row */
+        post: operations["restore_stack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -792,6 +976,32 @@ export interface components {
              * @enum {string}
              */
             rule: "base";
+        };
+        /**
+         * ByCount
+         * @description So many equal portions, cut as squarely as that number allows.
+         */
+        ByCount: {
+            /** Count */
+            count: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            cut: "by count";
+        };
+        /**
+         * ByWeight
+         * @description As many equal portions as come nearest to a weight.
+         */
+        ByWeight: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            cut: "by weight";
+            /** Portion G */
+            portion_g: number;
         };
         /**
          * ChangeOut
@@ -857,12 +1067,16 @@ export interface components {
         /**
          * Cut
          * @description The section through the middle and the view from above, with the room they need [mm].
+         *
+         *     `level_mm` is the height before coating: turned over, the floor of the mold.
          */
         Cut: {
             /** Dimensions */
             dimensions: components["schemas"]["Dimension"][];
             /** Height Mm */
             height_mm: number;
+            /** Level Mm */
+            level_mm: number;
             /** Mold Width Mm */
             mold_width_mm: number;
             /** Rim Mm */
@@ -922,9 +1136,15 @@ export interface components {
          * DessertIn
          * @description A dessert as entered: parts from the top down, in one of the kitchen's molds.
          *
-         *     Without portions it is divided as is usual for the mold.
+         *     Without portions it is divided as is usual for the mold; `sizes` are made beside it.
          */
         DessertIn: {
+            /**
+             * Built
+             * @default upright
+             * @enum {string}
+             */
+            built: "upright" | "upside down";
             /**
              * Count
              * @default 1
@@ -943,7 +1163,12 @@ export interface components {
              */
             parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
-            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"]) | null;
+            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
+            /**
+             * Sizes
+             * @default []
+             */
+            sizes: components["schemas"]["SizeIn"][];
         };
         /**
          * DessertOut
@@ -952,6 +1177,11 @@ export interface components {
         DessertOut: {
             /** Archived */
             archived: boolean;
+            /**
+             * Built
+             * @enum {string}
+             */
+            built: "upright" | "upside down";
             /**
              * Changed At
              * Format: date-time
@@ -978,11 +1208,13 @@ export interface components {
             /** Parts */
             parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Revision */
             revision: number;
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            /** Sizes */
+            sizes: components["schemas"]["SizeIn"][];
         };
         /**
          * Dimension
@@ -1098,7 +1330,7 @@ export interface components {
         };
         /**
          * FormulaBrief
-         * @description A formula in the list.
+         * @description A formula in the list; `does` is what its kind usually does in a dessert.
          */
         FormulaBrief: {
             /** Archived */
@@ -1110,6 +1342,8 @@ export interface components {
             changed_at: string;
             /** Changed By */
             changed_by: string | null;
+            /** Does */
+            does: string;
             /** Flavor */
             flavor: string;
             /**
@@ -1168,7 +1402,7 @@ export interface components {
              * Method
              * @default []
              */
-            method: string[];
+            method: components["schemas"]["StepIn"][];
             /** Name */
             name: string;
         };
@@ -1188,6 +1422,8 @@ export interface components {
             changed_at: string;
             /** Changed By */
             changed_by: string | null;
+            /** Does */
+            does: string;
             /** Flavor */
             flavor: string;
             /** Gas Kept */
@@ -1205,7 +1441,7 @@ export interface components {
             /** Measured Density G Ml */
             measured_density_g_ml: number | null;
             /** Method */
-            method: string[];
+            method: components["schemas"]["Step"][];
             /** Name */
             name: string;
             /** Revision */
@@ -1353,6 +1589,8 @@ export interface components {
         /**
          * Insert
          * @description Layers frozen in a smaller ring, given from the top down, its underside above the board.
+         *
+         *     `offset_mm` is how far its middle lies from the dessert's, to the right in the cut.
          */
         Insert: {
             /** Across Mm */
@@ -1368,6 +1606,11 @@ export interface components {
              * @default
              */
             name: string;
+            /**
+             * Offset Mm
+             * @default 0
+             */
+            offset_mm: number;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1466,6 +1709,14 @@ export interface components {
             tasting_percent: number;
         };
         /**
+         * ManyIn
+         * @description Several new ingredients, written all or none.
+         */
+        ManyIn: {
+            /** Rows */
+            rows: components["schemas"]["IngredientIn"][];
+        };
+        /**
          * Match
          * @description An ingredient or formula whose name fits.
          */
@@ -1509,6 +1760,8 @@ export interface components {
         /**
          * MoldFigures
          * @description What a mold holds: capacity, edge, open surface and wall with their workings; its outline.
+         *
+         *     `water` is the difference that water makes to the printed size.
          */
         MoldFigures: {
             capacity: components["schemas"]["Working"];
@@ -1520,10 +1773,11 @@ export interface components {
             ][];
             perimeter: components["schemas"]["Working"];
             wall: components["schemas"]["Working"];
+            water: components["schemas"]["Working"] | null;
         };
         /**
          * MoldIn
-         * @description A mold as entered, by its inner measures.
+         * @description A mold as entered, by its inner measures, and the water it holds where it was weighed.
          */
         MoldIn: {
             /** Name */
@@ -1535,6 +1789,8 @@ export interface components {
             note: string;
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            /** Water G */
+            water_g?: number | null;
         };
         /**
          * MoldOut
@@ -1564,6 +1820,8 @@ export interface components {
             revision: number;
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            /** Water G */
+            water_g: number | null;
         };
         /** Page[DessertBrief] */
         Page_DessertBrief_: {
@@ -1590,6 +1848,13 @@ export interface components {
         Page_MoldOut_: {
             /** Items */
             items: components["schemas"]["MoldOut"][];
+            /** Total */
+            total: number;
+        };
+        /** Page[StackOut] */
+        Page_StackOut_: {
+            /** Items */
+            items: components["schemas"]["StackOut"][];
             /** Total */
             total: number;
         };
@@ -1623,6 +1888,60 @@ export interface components {
             volume: components["schemas"]["Working"] | null;
         };
         /**
+         * PastedIn
+         * @description A pasted list, and the formula it is pasted into.
+         */
+        PastedIn: {
+            /** Text */
+            text: string;
+            /** Within */
+            within?: string | null;
+        };
+        /**
+         * PastedIngredient
+         * @description One pasted line: the ingredient it names, or why not; `there` is on the shelf already.
+         */
+        PastedIngredient: {
+            /** Density G Ml */
+            density_g_ml: number | null;
+            /** Name */
+            name: string;
+            /** Refusal */
+            refusal: string;
+            /** Text */
+            text: string;
+            /** There */
+            there: boolean;
+        };
+        /**
+         * PastedLine
+         * @description One pasted line: what was understood, or why not.
+         *
+         *     `heading` is what is rightly passed over; `name` is empty where nothing was understood.
+         */
+        PastedLine: {
+            /** Heading */
+            heading: boolean;
+            /** Mass G */
+            mass_g: number | null;
+            /** Matches */
+            matches: components["schemas"]["Match"][];
+            /** Name */
+            name: string;
+            /** Refusal */
+            refusal: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * PastedNames
+         * @description A pasted list of ingredients: a name a line, its density beside it where it is known.
+         */
+        PastedNames: {
+            /** Text */
+            text: string;
+        };
+        /**
          * PersonOut
          * @description Who is signed in, and where.
          */
@@ -1644,6 +1963,28 @@ export interface components {
             mass_g: number;
             /** Name */
             name: string;
+        };
+        /**
+         * PlaceIn
+         * @description A stack wanted in a dessert as it is drawn, and a new key for every part of it.
+         */
+        PlaceIn: {
+            dessert: components["schemas"]["DessertIn"];
+            /** Keys */
+            keys: string[];
+            /**
+             * Stack
+             * Format: uuid
+             */
+            stack: string;
+        };
+        /**
+         * Placed
+         * @description The stack's parts measured for this dessert.
+         */
+        Placed: {
+            /** Parts */
+            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
         };
         /**
          * Pour
@@ -1748,7 +2089,7 @@ export interface components {
             /** Parts */
             parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
         };
         /** Revised[DessertIn] */
         Revised_DessertIn_: {
@@ -1771,6 +2112,12 @@ export interface components {
         /** Revised[MoldIn] */
         Revised_MoldIn_: {
             data: components["schemas"]["MoldIn"];
+            /** Revision */
+            revision: number;
+        };
+        /** Revised[StackIn] */
+        Revised_StackIn_: {
+            data: components["schemas"]["StackIn"];
             /** Revision */
             revision: number;
         };
@@ -1903,7 +2250,7 @@ export interface components {
             /** Kind */
             kind: string;
             /** Method */
-            method: string[];
+            method: components["schemas"]["Step"][];
             sheet: components["schemas"]["Sheet"];
             size: components["schemas"]["Working"];
             /** Workings */
@@ -1922,13 +2269,65 @@ export interface components {
             username: string;
         };
         /**
+         * SizeIn
+         * @description Another size of a dessert; without parts of its own it follows the first size.
+         */
+        SizeIn: {
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /** Key */
+            key: string;
+            /**
+             * Mold
+             * Format: uuid
+             */
+            mold: string;
+            /** Parts */
+            parts?: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
+            /** Portions */
+            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
+        };
+        /**
+         * SizeOut
+         * @description One size of an order in brief: '12 × Ø 8 cm', and whether something is wrong with it.
+         */
+        SizeOut: {
+            /** Count */
+            count: number;
+            finished: components["schemas"]["Working"] | null;
+            /** Follows */
+            follows: boolean;
+            /** Key */
+            key: string;
+            /**
+             * Mold
+             * Format: uuid
+             */
+            mold: string;
+            /** Mold Name */
+            mold_name: string;
+            /** Says */
+            says: string;
+            /** Wrong */
+            wrong: boolean;
+        };
+        /**
          * Solved
          * @description Everything that follows from a dessert and a count; None where a density is unknown.
+         *
+         *     `division` is where the knife goes, `division_working` its number where it goes by weight;
+         *     `stages` is the building, `words` the cut as it is read aloud.
          */
         Solved: {
             /** Count */
             count: number;
             cut: components["schemas"]["Cut"];
+            /** Division */
+            division: components["schemas"]["Wedges"] | components["schemas"]["Grid"];
+            division_working: components["schemas"]["Working"] | null;
             /** Findings */
             findings: components["schemas"]["Finding"][];
             finished: components["schemas"]["Working"] | null;
@@ -1940,7 +2339,125 @@ export interface components {
             portion: components["schemas"]["Working"] | null;
             /** Portions */
             portions: number;
+            /** Stages */
+            stages: components["schemas"]["Stage"][];
             surface: components["schemas"]["Working"];
+            /** Words */
+            words: string[];
+        };
+        /**
+         * StackIn
+         * @description Parts to keep, from the top down, and the shape of the mold they stood in.
+         */
+        StackIn: {
+            /** Name */
+            name: string;
+            /** Parts */
+            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            /** Shape */
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+        };
+        /**
+         * StackOut
+         * @description A stack of parts.
+         */
+        StackOut: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Parts */
+            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            /** Revision */
+            revision: number;
+            /** Shape */
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+        };
+        /**
+         * Stage
+         * @description One stage of the building.
+         *
+         *     `shows` are the shapes of the cut that stand after it, by their place in its section, and
+         *     `fresh` those that are new. `ahead` says what the formulas used here need before. The wait
+         *     begins when the stage is done; `wait_source` says who asks for it.
+         */
+        Stage: {
+            /**
+             * Ahead
+             * @default []
+             */
+            ahead: string[];
+            /** Code */
+            code: string;
+            /**
+             * Cold
+             * @default false
+             */
+            cold: boolean;
+            /** Fresh */
+            fresh: number[];
+            /** In Mold */
+            in_mold: boolean;
+            /** Says */
+            says: string;
+            /** Shows */
+            shows: number[];
+            /** Title */
+            title: string;
+            /** Turned */
+            turned: boolean;
+            wait?: components["schemas"]["Wait"] | null;
+            /**
+             * Wait Says
+             * @default
+             */
+            wait_says: string;
+            /**
+             * Wait Source
+             * @default
+             */
+            wait_source: string;
+        };
+        /**
+         * Step
+         * @description One step of a method, and the wait it ends with.
+         */
+        Step: {
+            /** Text */
+            text: string;
+            wait?: components["schemas"]["Wait"] | null;
+        };
+        /**
+         * StepIn
+         * @description One step of a method as entered, and the wait it ends with.
+         */
+        StepIn: {
+            /** Text */
+            text: string;
+            wait?: components["schemas"]["Wait"] | null;
+        };
+        /**
+         * Take
+         * @description What one formula brings to the whole order, before the losses of its sheet.
+         */
+        Take: {
+            /** Formula */
+            formula: string;
+            make: components["schemas"]["Working"];
+            /** Name */
+            name: string;
         };
         /**
          * TopView
@@ -1994,6 +2511,31 @@ export interface components {
             purpose: string;
         };
         /**
+         * Wait
+         * @description A time that has to pass, at least and at most (None: no harm in longer).
+         *
+         *     `placed` says that it begins once the preparation is in the dessert; otherwise it is over
+         *     before the preparation is used.
+         */
+        Wait: {
+            kind: components["schemas"]["WaitKind"];
+            /** Least Min */
+            least_min: number;
+            /** Most Min */
+            most_min?: number | null;
+            /**
+             * Placed
+             * @default false
+             */
+            placed: boolean;
+        };
+        /**
+         * WaitKind
+         * @description What happens while nobody works on it.
+         * @enum {string}
+         */
+        WaitKind: "rest" | "set" | "chill" | "freeze" | "thaw";
+        /**
          * Wedges
          * @description Equal wedges of a round dessert; one wedge is the whole of it.
          */
@@ -2005,6 +2547,25 @@ export interface components {
              * @enum {string}
              */
             cut: "wedges";
+        };
+        /**
+         * WorkedOut
+         * @description One size worked out and drawn, with its parts as they are in it, and the whole order.
+         */
+        WorkedOut: {
+            /** Key */
+            key: string;
+            /** Parts */
+            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            /** Portions */
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
+            /** Shape */
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            /** Sizes */
+            sizes: components["schemas"]["SizeOut"][];
+            solved: components["schemas"]["Solved"];
+            /** Takes */
+            takes: components["schemas"]["Take"][];
         };
         /**
          * Working
@@ -2091,6 +2652,30 @@ export interface operations {
             };
         };
     };
+    place_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Placed"];
+                };
+            };
+        };
+    };
     propose_part: {
         parameters: {
             query?: never;
@@ -2141,7 +2726,9 @@ export interface operations {
     };
     what_if: {
         parameters: {
-            query?: never;
+            query?: {
+                size?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2158,7 +2745,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Solved"];
+                    "application/json": components["schemas"]["WorkedOut"];
                 };
             };
         };
@@ -2327,6 +2914,7 @@ export interface operations {
         parameters: {
             query?: {
                 count?: number | null;
+                size?: string;
             };
             header?: never;
             path: {
@@ -2342,7 +2930,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Solved"];
+                    "application/json": components["schemas"]["WorkedOut"];
                 };
             };
         };
@@ -2416,6 +3004,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadLine"];
+                };
+            };
+        };
+    };
+    read_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastedLine"][];
                 };
             };
         };
@@ -2648,6 +3260,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientOut"];
+                };
+            };
+        };
+    };
+    create_ingredients: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ManyIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IngredientOut"][];
+                };
+            };
+        };
+    };
+    read_pantry_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastedNames"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastedIngredient"][];
                 };
             };
         };
@@ -3219,6 +3879,191 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    list_stack: {
+        parameters: {
+            query?: {
+                q?: string;
+                archived?: boolean;
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_StackOut_"];
+                };
+            };
+        };
+    };
+    create_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StackIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackOut"];
+                };
+            };
+        };
+    };
+    read_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackOut"];
+                };
+            };
+        };
+    };
+    change_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Revised_StackIn_"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackOut"];
+                };
+            };
+        };
+    };
+    archive_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackOut"];
+                };
+            };
+        };
+    };
+    copy_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackOut"];
+                };
+            };
+        };
+    };
+    history_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeOut"][];
+                };
+            };
+        };
+    };
+    restore_stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackOut"];
                 };
             };
         };

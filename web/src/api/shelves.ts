@@ -15,6 +15,8 @@ import type {
   IngredientEntry,
   Mold,
   MoldEntry,
+  Stack,
+  StackEntry,
 } from './types'
 
 export interface Kinds {
@@ -22,6 +24,7 @@ export interface Kinds {
   formulas: { brief: FormulaBrief; full: Formula; entry: FormulaEntry }
   ingredients: { brief: Ingredient; full: Ingredient; entry: IngredientEntry }
   molds: { brief: Mold; full: Mold; entry: MoldEntry }
+  stacks: { brief: Stack; full: Stack; entry: StackEntry }
 }
 export type Kind = keyof Kinds
 /** What a new row is made of; what is left out is the server's to fill in. */
@@ -48,6 +51,7 @@ function requests<K extends Kind>(kind: K) {
     create: (entry: New<K>) => as<Full>(POST(`/api/${kind}`, { body: entry })),
     change: (id: string, revision: number, data: Entry) =>
       as<Full>(PUT(row, { ...one(id), body: { revision, data } })),
+    createMany: (rows: New<K>[]) => as<Full[]>(POST(`/api/${kind}/many`, { body: { rows } })),
     copy: (id: string) => as<Full>(POST(`${row}/copy`, one(id))),
     archive: (id: string) => as<Full>(POST(`${row}/archive`, one(id))),
     restore: (id: string) => as<Full>(POST(`${row}/restore`, one(id))),
@@ -103,6 +107,11 @@ export function useWrites<K extends Kind>(kind: K) {
   const write = <Given>(mutationFn: (given: Given) => Promise<Full>) =>
     useMutation({ mutationFn, onSuccess: settle })
   return {
+    /** Several at once, all or none; only ingredients have it. */
+    createMany: useMutation({
+      mutationFn: (rows: New<K>[]) => ask.createMany(rows),
+      onSuccess: (rows: Full[]) => rows.forEach(settle),
+    }),
     create: write((entry: New<K>) => ask.create(entry)),
     change: write(
       (given: { id: string; revision: number; data: Kinds[K]['entry'] }) =>

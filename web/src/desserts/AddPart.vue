@@ -4,8 +4,9 @@ import Modal from 'ant-design-vue/es/modal'
 import Select from 'ant-design-vue/es/select'
 import { computed, ref } from 'vue'
 
-import { useWrites } from '../api/shelves'
+import { useRows, useWrites } from '../api/shelves'
 import type { FormulaBrief, Part } from '../api/types'
+import { fitsOption } from '../kit/search'
 import { DOES } from './parts'
 
 const props = defineProps<{
@@ -13,15 +14,23 @@ const props = defineProps<{
   filled: boolean
   /** Name of the insert a layer is added to, instead of a part. */
   layerOf?: string | undefined
+  /** Why the server would not have it. */
+  refusal?: string
 }>()
-const emit = defineEmits<{ add: [rule: Part['rule'], formula: string]; close: [] }>()
+const emit = defineEmits<{
+  add: [rule: Part['rule'], formula: string]
+  stack: [id: string, count: number]
+  close: []
+}>()
 
+type Rule = Part['rule']
 const rules = Object.entries(DOES) as [Part['rule'], { title: string; text: string }][]
 const rule = ref<Part['rule']>(props.layerOf ? 'insert' : props.filled ? 'insert' : 'base')
 const formula = ref<string | null>(null)
 const name = ref('')
-const refusal = ref('')
+const missing = ref('')
 const { create } = useWrites('formulas')
+const { rows: stacks } = useRows('stacks')
 
 const KIND_FOR: Record<Part['rule'], string> = {
   base: 'sponge',
@@ -37,23 +46,27 @@ const options = computed(() => {
   const isNew = typed && !known.some((one) => one.label.toLowerCase() === typed.toLowerCase())
   return isNew ? [...known, { value: 'new', label: `Write a new formula: ${typed}` }] : known
 })
+/** Once chosen by hand, the job is no longer guessed from the formula. */
+let touched = false
+function pickRule(key: Rule) {
+  touched = true
+  rule.value = key
+}
+
 const search = (typed: string, option?: { value?: unknown; label?: unknown }) =>
-  option?.value === 'new' ||
-  String(option?.label ?? '')
-    .toLowerCase()
-    .includes(typed.toLowerCase())
+  option?.value === 'new' || fitsOption(typed, option)
 
 async function add() {
-  refusal.value = ''
+  missing.value = ''
   if (!formula.value) {
-    refusal.value = 'Choose a formula, or type the name of a new one and pick it.'
+    missing.value = 'Choose a formula, or type the name of a new one and pick it.'
     return
   }
   try {
     const id = formula.value === 'new' ? await written() : formula.value
     emit('add', rule.value, id)
   } catch (error) {
-    refusal.value = (error as Error).message
+    missing.value = (error as Error).message
   }
 }
 
@@ -67,6 +80,8 @@ const newName = ref('')
 function choose(value: unknown) {
   if (value === 'new') newName.value = name.value.trim()
   formula.value = String(value)
+  const usual = props.formulas.find((one) => one.id === value)?.does as Rule | '' | undefined
+  if (usual && !touched && !(usual === 'fill' && props.filled)) rule.value = usual
 }
 const shown = computed(() =>
   formula.value === 'new' ? `New formula: ${newName.value}` : (formula.value ?? undefined),
@@ -90,11 +105,12 @@ const shown = computed(() =>
           :class="['does', { picked: rule === key, off: key === 'fill' && filled }]"
         >
           <input
-            v-model="rule"
             type="radio"
             name="rule"
             :value="key"
+            :checked="rule === key"
             :disabled="key === 'fill' && filled"
+            @change="pickRule(key)"
           />
           <strong>{{ does.title }}</strong>
           <span class="quiet">
@@ -115,10 +131,22 @@ const shown = computed(() =>
           @change="choose"
         />
       </label>
-      <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
+      <p v-if="missing || refusal" class="wrong" role="alert">{{ missing || refusal }}</p>
       <button class="deed main" type="submit" :disabled="create.isPending.value">
         {{ layerOf ? 'Add the layer' : 'Add the part' }}
       </button>
+      <fieldset v-if="stacks.length && !layerOf" class="stacks">
+        <legend class="eyebrow">Or one of your stacks</legend>
+        <button
+          v-for="one in stacks"
+          :key="one.id"
+          type="button"
+          class="deed"
+          @click="emit('stack', one.id, one.parts.length)"
+        >
+          {{ one.name }}
+        </button>
+      </fieldset>
     </form>
   </Modal>
 </template>
@@ -136,6 +164,11 @@ fieldset {
   grid-template-columns: 1fr 1fr;
   margin: 0;
   padding: 0;
+}
+
+.stacks {
+  display: flex;
+  flex-wrap: wrap;
 }
 
 .does {

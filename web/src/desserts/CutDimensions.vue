@@ -20,7 +20,7 @@ const heights = computed(() =>
       const from = toY(props.frame, one.start[1])
       const to = toY(props.frame, one.end[1])
       const own = owns(one)
-      return { ...one, from, to, own, told: own || one.short || from - to > READABLE }
+      return { ...one, from, to, own, told: own || one.short || Math.abs(from - to) > READABLE }
     }),
 )
 const side = computed(() =>

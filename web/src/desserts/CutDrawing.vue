@@ -1,16 +1,17 @@
 <script setup lang="ts">
 /** The cut to scale, with rulers and dimension lines; parts are selected on it. */
-import { computed, ref } from 'vue'
+import { computed, ref, useId } from 'vue'
 
 import type { Cut, Outline } from '../api/types'
 import { type Look, patternId } from '../kit/flavors'
 import TexturePatterns from '../kit/TexturePatterns.vue'
 import { useSize } from '../kit/useSize'
+import CutBody from './CutBody.vue'
 import CutDimensions from './CutDimensions.vue'
 import CutHandles from './CutHandles.vue'
 import CutRulers from './CutRulers.vue'
 import type { Drag, Handle } from './dragging'
-import { fit, heightFor, loopsPath, marks, scaleWords, toX, toY } from './drawing'
+import { fit, heightFor, loopsPath, marks, scaleWords, toX } from './drawing'
 import { type Chosen, sameChoice } from './parts'
 
 const props = defineProps<{
@@ -19,16 +20,34 @@ const props = defineProps<{
   lookOf: (formula: string) => Look
   nameOf: (chosen: Chosen) => string
   handles: Handle[]
+  /** Whether inserts are moved by their body, and the selected part reordered by its grip. */
+  movable: boolean
+  reorderable: boolean
+  /** As it stands in its mold, built upside down. */
+  turned: boolean
+  /** The cut read aloud. */
+  words: string[]
 }>()
-const emit = defineEmits<{ choose: [chosen: Chosen]; drag: [drag: Drag, done: boolean] }>()
+const emit = defineEmits<{
+  choose: [chosen: Chosen]
+  drag: [drag: Drag, done: boolean]
+  reorder: [atMm: number, done: boolean]
+}>()
 
 const box = ref<HTMLElement | null>(null)
 const size = useSize(box)
 const MARGINS = { left: 46, right: 64, top: 14, bottom: 34 }
-const TALLEST = 340
+const TALLEST = 285
+const IN_MOLD = new Set(['fill', 'base', 'insert'])
+const wordsId = useId()
 const mm = computed(() => ({ width: props.cut.width_mm, height: props.cut.height_mm }))
 const height = computed(() => heightFor(mm.value, size.width, MARGINS, TALLEST))
-const frame = computed(() => fit(mm.value, { width: size.width, height: height.value }, MARGINS))
+const frame = computed(() => {
+  const turn = props.turned ? props.cut.level_mm : undefined
+  return fit(mm.value, { width: size.width, height: height.value }, MARGINS, turn)
+})
+/** Places on the paper, which does not turn with the dessert. */
+const up = (mm: number) => frame.value.y0 - mm * frame.value.scale
 const scale = computed(() => scaleWords(frame.value.scale))
 defineExpose({ scale })
 
@@ -48,50 +67,69 @@ const grid = computed(() => ({
 
 const choiceOf = (shape: Outline): Chosen => ({ part: shape.part, layer: shape.layer })
 const isChosen = (shape: Outline) => sameChoice(props.chosen, choiceOf(shape))
+/** Turned over it stands in its mold: what comes after unmolding is not there yet. */
+const drawn = computed(() =>
+  props.turned ? props.cut.section.filter((one) => IN_MOLD.has(one.rule)) : props.cut.section,
+)
 /** The last shape of the selected part: of a fill its main pour. */
-const held = computed(() => props.cut.section.filter(isChosen).at(-1))
-const order = computed(() => [
-  ...props.cut.section.filter((shape) => !isChosen(shape)),
-  ...props.cut.section.filter(isChosen),
-])
+const held = computed(() => drawn.value.filter(isChosen).at(-1))
+/** Keys that stay with a shape whatever is selected, so that focus stays too. */
+const keyed = computed(() => {
+  const seen = new Map<string, number>()
+  return drawn.value.map((shape) => {
+    const own = `${shape.part}/${shape.layer}`
+    seen.set(own, (seen.get(own) ?? 0) + 1)
+    return { shape, key: `${own}/${seen.get(own)}` }
+  })
+})
 </script>
 
 <template>
   <div ref="box" class="cut">
-    <svg v-if="size.width" :width="size.width" :height="height" role="group" aria-label="The cut">
+    <ol :id="wordsId" class="unseen">
+      <li v-for="sentence in words" :key="sentence">{{ sentence }}</li>
+    </ol>
+    <svg
+      v-if="size.width"
+      :width="size.width"
+      :height="height"
+      role="group"
+      aria-label="The cut"
+      :aria-describedby="wordsId"
+    >
       <TexturePatterns :looks="looks" />
       <g class="paper" aria-hidden="true">
         <path
           v-for="x in grid.x"
           :key="`x${x}`"
-          :d="`M${toX(frame, x)} ${frame.y0}V${toY(frame, cut.height_mm + 6)}`"
+          :d="`M${toX(frame, x)} ${frame.y0}V${up(cut.height_mm + 6)}`"
         />
         <path
           v-for="y in grid.y"
           :key="`y${y}`"
-          :d="`M${toX(frame, -cut.width_mm / 2 - 8)} ${toY(frame, y)}H${toX(frame, cut.width_mm / 2 + 8)}`"
+          :d="`M${toX(frame, -cut.width_mm / 2 - 8)} ${up(y)}H${toX(frame, cut.width_mm / 2 + 8)}`"
         />
       </g>
       <path
         class="mold"
         aria-hidden="true"
-        :d="`M${toX(frame, -half)} ${frame.y0}V${toY(frame, cut.rim_mm)}M${toX(frame, half)} ${frame.y0}V${toY(frame, cut.rim_mm)}`"
+        :d="`M${toX(frame, -half)} ${frame.y0}V${up(cut.rim_mm)}M${toX(frame, half)} ${frame.y0}V${up(cut.rim_mm)}`"
       />
-      <path
-        v-for="(shape, i) in order"
-        :key="`${shape.part}/${shape.layer}/${i}`"
-        :d="loopsPath(shape.loops, frame)"
+      <CutBody
+        v-for="{ shape, key } in keyed"
+        :key="key"
+        :shape="shape"
+        :frame="frame"
         :fill="`url(#${patternId(lookOf(shape.formula))})`"
-        :fill-rule="shape.rule === 'garnish' ? 'nonzero' : 'evenodd'"
-        :class="['part', { chosen: isChosen(shape) }]"
-        role="button"
-        tabindex="0"
-        :aria-label="nameOf(choiceOf(shape))"
-        :aria-pressed="isChosen(shape)"
-        @click="emit('choose', choiceOf(shape))"
-        @keydown.enter.prevent="emit('choose', choiceOf(shape))"
-        @keydown.space.prevent="emit('choose', choiceOf(shape))"
+        :name="nameOf(choiceOf(shape))"
+        :chosen="isChosen(shape)"
+        :movable="movable && shape.rule === 'insert'"
+        :reorderable="reorderable && isChosen(shape)"
+        @choose="emit('choose', choiceOf(shape))"
+        @drag="(drag, done) => emit('drag', drag, done)"
+        @reorder="(at, done) => emit('reorder', at, done)"
       />
+      <path v-if="held" class="held" aria-hidden="true" :d="loopsPath(held.loops, frame)" />
       <CutHandles
         v-if="held && handles.length"
         :shape="held"
@@ -126,28 +164,10 @@ svg {
   stroke-width: 1.2;
 }
 
-.part {
-  cursor: pointer;
-  stroke: var(--ink);
-  stroke-opacity: 0.28;
-  stroke-width: 0.8;
-}
-
-.part:hover {
-  stroke-opacity: 0.8;
-}
-
-.part.chosen {
+.held {
+  fill: none;
+  pointer-events: none;
   stroke: var(--bronze);
-  stroke-opacity: 1;
-  stroke-width: 2.6;
-}
-
-.part:focus-visible {
-  outline: none;
-  stroke: var(--bronze);
-  stroke-dasharray: 5 3;
-  stroke-opacity: 1;
   stroke-width: 2.6;
 }
 

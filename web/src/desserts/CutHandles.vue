@@ -4,7 +4,7 @@ import { ref } from 'vue'
 
 import type { Outline } from '../api/types'
 import type { Drag, Handle } from './dragging'
-import { type Frame, toX, toY } from './drawing'
+import { type Frame, toX, toY, upwards } from './drawing'
 
 const props = defineProps<{ shape: Outline; handles: Handle[]; frame: Frame; name: string }>()
 const emit = defineEmits<{ drag: [drag: Drag, done: boolean] }>()
@@ -25,7 +25,7 @@ function place(handle: Handle) {
   const low = Math.min(...ys)
   const high = Math.max(...ys)
   if (handle === 'across') return { x: Math.max(...xs), y: (low + high) / 2 }
-  return { x: 0, y: handle === 'lift' ? low : high }
+  return { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: handle === 'lift' ? low : high }
 }
 
 function press(handle: Handle, event: PointerEvent) {
@@ -36,7 +36,10 @@ function press(handle: Handle, event: PointerEvent) {
 function distance(event: PointerEvent): Drag | null {
   if (!begun.value) return null
   const { handle, x, y, scale } = begun.value
-  const by = handle === 'across' ? (event.clientX - x) / scale : (y - event.clientY) / scale
+  const by =
+    handle === 'across'
+      ? (event.clientX - x) / scale
+      : upwards(props.frame, (y - event.clientY) / scale)
   return { handle, by, fine: event.shiftKey }
 }
 
@@ -49,7 +52,7 @@ function move(event: PointerEvent, done: boolean) {
 function nudge(handle: Handle, direction: number, event: KeyboardEvent) {
   const step = event.shiftKey ? 0.5 : 1
   // Both edges of a width move, so half the way is one step of it.
-  const by = direction * (handle === 'across' ? step / 2 : step)
+  const by = handle === 'across' ? (direction * step) / 2 : upwards(props.frame, direction * step)
   emit('drag', { handle, by, fine: event.shiftKey }, true)
 }
 </script>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-/** Millimetre rulers: across the mold from its left wall, upwards from the board. */
+/** Millimetre rulers: across the mold from its left wall, upwards from the board or the mold. */
 import { computed } from 'vue'
 
 import type { Cut } from '../api/types'
-import { type Frame, marks, rulerStep, toX, toY } from './drawing'
+import { type Frame, marks, rulerStep, toX } from './drawing'
 
 const props = defineProps<{ cut: Cut; frame: Frame }>()
 const half = computed(() => props.cut.mold_width_mm / 2)
@@ -15,8 +15,8 @@ const upright = computed(() => marks(0, props.cut.height_mm, rulerStep(props.fra
 <template>
   <g class="ruler" aria-hidden="true">
     <template v-for="y in upright" :key="`y${y}`">
-      <path :d="`M${left} ${toY(frame, y)}h-6`" />
-      <text :x="left - 10" :y="toY(frame, y) + 4" text-anchor="end">{{ y }}</text>
+      <path :d="`M${left} ${frame.y0 - y * frame.scale}h-6`" />
+      <text :x="left - 10" :y="frame.y0 - y * frame.scale + 4" text-anchor="end">{{ y }}</text>
     </template>
     <template v-for="x in across" :key="`x${x}`">
       <path :d="`M${toX(frame, x - half)} ${frame.y0 + 8}v6`" />

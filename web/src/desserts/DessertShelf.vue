@@ -1,68 +1,55 @@
 <script setup lang="ts">
-/** The dessert's name, its parts from the top down, and what it is made in. */
+/** The dessert's name, its parts from the top down, and the sizes it is made in. */
 import { MenuItem } from 'ant-design-vue/es/menu'
 import Select from 'ant-design-vue/es/select'
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { useRows } from '../api/shelves'
-import type { DessertBrief, FormulaBrief, Part } from '../api/types'
+import type { Built, DessertBrief, FormulaBrief, Part } from '../api/types'
 import { clock } from '../kit/format'
 import RowMenu from '../kit/RowMenu.vue'
+import SwitchRow from '../kit/SwitchRow.vue'
 import TextField from '../kit/TextField.vue'
+import { useCommands } from '../shell/commands'
 import PartList from './PartList.vue'
-import {
-  type Chosen,
-  moldWords,
-  moved,
-  newKey,
-  type PartRow,
-  withNew,
-  without,
-  withPart,
-} from './parts'
-import { propose, refit, type useDessert } from './useDessert'
-import type { useUndo } from './useUndo'
+import { droppedOn, moved, newKey, withAll, withNew, without, withPart } from './parts'
+import SizesField from './SizesField.vue'
+import type { Composing } from './useComposing'
+import { place, propose, refit } from './useDessert'
 
 const AddPart = defineAsyncComponent(() => import('./AddPart.vue'))
 
 const props = defineProps<{
   id: string
-  dessert: ReturnType<typeof useDessert>
-  edit: ReturnType<typeof useUndo>['edit']
+  work: Composing
   desserts: DessertBrief[]
   formulas: FormulaBrief[]
-  rows: PartRow[]
-  chosen: Chosen | null
   formulaOf: (id: string) => FormulaBrief | undefined
   disabled: boolean
 }>()
-const emit = defineEmits<{ choose: [chosen: Chosen]; make: [] }>()
+const emit = defineEmits<{ make: [] }>()
 const router = useRouter()
-const { rows: molds } = useRows('molds')
+const { dessert, view, rows, chosen, part, edit } = props.work
 const adding = shallowRef<{ layerOf: string | undefined } | null>(null)
 const renaming = ref<string | null>(null)
 const refusal = ref('')
 
-const draft = computed(() => props.dessert.draft.value)
-const parts = computed(() => draft.value?.parts ?? [])
-const insert = computed(() => {
-  const part = parts.value.find((one) => one.key === props.chosen?.part)
-  return part?.rule === 'insert' ? part : null
-})
-const filled = computed(() => parts.value.some((part) => part.rule === 'fill'))
-const moldOptions = computed(() =>
-  molds.value.map((one) => ({ value: one.id, label: one.name, title: moldWords(one.shape) })),
-)
+const parts = computed(() => view.value?.parts ?? [])
+const insert = computed(() => (part.value?.rule === 'insert' ? part.value : null))
+const filled = computed(() => parts.value.some((one) => one.rule === 'fill'))
 const dessertOptions = computed(() =>
   props.desserts.map((one) => ({ value: one.id, label: one.name })),
 )
 const status = computed(() => {
-  if (props.dessert.saving.value) return 'saving …'
-  if (props.dessert.problem.value) return 'not saved'
-  const at = props.dessert.row.value?.changed_at
+  if (dessert.problem.value) return 'not saved'
+  if (dessert.saving.value) return 'saving …'
+  const at = dessert.row.value?.changed_at
   return at ? `saved ${clock(at)}` : ''
 })
+const BUILT: { value: Built; label: string }[] = [
+  { value: 'upright', label: 'Upright' },
+  { value: 'upside down', label: 'Upside down' },
+]
 
 async function guarded(work: () => Promise<void>) {
   refusal.value = ''
@@ -76,31 +63,59 @@ async function guarded(work: () => Promise<void>) {
 /** A new part, or a new layer on top of the selected insert. */
 const add = (rule: Part['rule'], formula: string) =>
   guarded(async () => {
-    if (!draft.value) return
+    if (!view.value) return
     const key = newKey()
     const into = adding.value?.layerOf ? insert.value?.key : undefined
-    const part = await propose(draft.value, { rule, into, key, formula })
+    const one = await propose(view.value, { rule, into, key, formula })
     adding.value = null
-    await props.edit({ parts: into ? withPart(parts.value, part) : withNew(parts.value, part) })
-    emit('choose', { part: part.key, layer: into ? key : null })
+    await edit({ parts: into ? withPart(parts.value, one) : withNew(parts.value, one) })
+    props.work.choose({ part: one.key, layer: into ? key : null })
+  })
+
+const addStack = (stack: string, count: number) =>
+  guarded(async () => {
+    if (!view.value) return
+    const keys = Array.from({ length: count }, newKey)
+    const placed = await place(view.value, stack, keys)
+    adding.value = null
+    await edit({ parts: withAll(parts.value, placed) })
+    props.work.choose({ part: keys[0] ?? '', layer: null })
   })
 
 const changeMold = (mold: string) =>
   guarded(async () => {
-    if (!draft.value) return
-    const fitted = await refit(draft.value, mold)
-    await props.edit({ mold, parts: fitted.parts, portions: fitted.portions })
+    if (!view.value) return
+    const fitted = await refit(view.value, mold)
+    await edit({ mold, parts: fitted.parts, portions: fitted.portions })
   })
 
 function rename() {
   const name = renaming.value?.trim()
   renaming.value = null
-  if (name && name !== draft.value?.name) void props.edit({ name })
+  if (name && name !== view.value?.name) void edit({ name })
 }
+
+useCommands(() =>
+  props.disabled
+    ? []
+    : [
+        { name: 'Add a part', keys: 'a', run: () => (adding.value = { layerOf: undefined }) },
+        ...(insert.value
+          ? [
+              {
+                name: 'Add a layer to the heart',
+                keys: 'l',
+                run: () => (adding.value = { layerOf: insert.value?.name || 'the heart' }),
+              },
+            ]
+          : []),
+        { name: 'Rename this dessert', run: () => (renaming.value = view.value?.name ?? '') },
+      ],
+)
 </script>
 
 <template>
-  <aside v-if="draft" aria-label="Parts">
+  <aside v-if="view" aria-label="Parts">
     <div class="which">
       <TextField
         v-if="renaming !== null"
@@ -119,12 +134,22 @@ function rename() {
           @change="(to) => router.push(`/desserts/${to}`)"
         />
       </label>
-      <RowMenu :id="id" kind="desserts" :name="draft.name" room="desserts">
+      <RowMenu :id="id" kind="desserts" :name="view.name" room="desserts">
         <MenuItem v-if="!disabled" key="new" @click="emit('make')">Draw a new dessert</MenuItem>
-        <MenuItem v-if="!disabled" key="name" @click="renaming = draft.name">Rename</MenuItem>
+        <MenuItem v-if="!disabled" key="name" @click="renaming = view.name">Rename</MenuItem>
       </RowMenu>
     </div>
-    <p class="quiet">Entremet, built upright · {{ status }}</p>
+    <p class="quiet">Entremet · {{ status }}</p>
+    <div class="built">
+      <span class="eyebrow">Built</span>
+      <SwitchRow
+        label="Built"
+        :value="view.built ?? 'upright'"
+        :choices="BUILT"
+        :disabled="disabled"
+        @change="(built) => edit({ built })"
+      />
+    </div>
     <p v-if="dessert.problem.value?.at('name')" class="wrong">
       {{ dessert.problem.value.at('name') }}
     </p>
@@ -140,8 +165,9 @@ function rename() {
       :chosen="chosen"
       :formula-of="formulaOf"
       :disabled="disabled"
-      @choose="(row) => emit('choose', row)"
+      @choose="props.work.choose"
       @move="(row, by) => edit({ parts: moved(parts, row, by) })"
+      @drop="(from, to) => edit({ parts: droppedOn(parts, rows, from, to) })"
       @remove="(row) => edit({ parts: without(parts, row) })"
     />
     <div v-if="!disabled" class="adding">
@@ -157,24 +183,16 @@ function rename() {
         Add a layer to the heart
       </button>
     </div>
-    <label class="made-in">
-      <span class="eyebrow">Made in</span>
-      <Select
-        :value="draft.mold"
-        :options="moldOptions"
-        :disabled="disabled"
-        class="mold"
-        @change="(to) => changeMold(String(to))"
-      />
-      <span class="quiet">Parts keep their gap to the wall.</span>
-    </label>
+    <SizesField :work="work" :disabled="disabled" @mold="changeMold" />
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <AddPart
       v-if="adding"
       :formulas="formulas"
       :filled="filled"
       :layer-of="adding.layerOf"
+      :refusal="refusal"
       @add="add"
+      @stack="addStack"
       @close="adding = null"
     />
   </aside>
@@ -226,12 +244,11 @@ function rename() {
   margin-top: 10px;
 }
 
-.made-in {
-  display: block;
-  margin-top: 18px;
-}
-
-.mold {
-  width: 100%;
+.built {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  margin-top: 6px;
 }
 </style>

@@ -1,21 +1,27 @@
 <script setup lang="ts">
 /** What it takes, for how many, and what is wrong. */
-import type { Finding, Solved, Working } from '../api/types'
+import { computed } from 'vue'
+
+import type { Finding, Working, WorkedOut } from '../api/types'
 import FindingCard from '../kit/FindingCard.vue'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import { type Chosen, sameChoice } from './parts'
 
-defineProps<{
+const props = defineProps<{
   id: string
-  solved: Solved
+  worked: WorkedOut
   count: number
   countError?: string | undefined
   chosen: Chosen | null
   disabled: boolean
 }>()
 const emit = defineEmits<{ count: [count: number]; choose: [chosen: Chosen] }>()
+
+const solved = computed(() => props.worked.solved)
+const several = computed(() => props.worked.sizes.length > 1)
+const shown = computed(() => props.worked.sizes.find((one) => one.key === props.worked.key))
 
 /** Strips are long: in meters. Everything else in its own unit. */
 function measured({ value, unit }: Working) {
@@ -41,7 +47,9 @@ function show(finding: Finding) {
           :error="countError"
           @commit="(v) => v !== null && emit('count', v)"
         />
-        <span class="quiet">{{ count === 1 ? 'dessert' : 'desserts' }}</span>
+        <span class="quiet">{{
+          several ? `× ${shown?.says}` : count === 1 ? 'dessert' : 'desserts'
+        }}</span>
       </div>
     </header>
     <table>
@@ -78,6 +86,18 @@ function show(finding: Finding) {
           </td>
         </tr>
       </tfoot>
+    </table>
+    <h3 v-if="several">The whole order</h3>
+    <p v-if="several" class="quiet">
+      {{ worked.sizes.map((one) => `${one.count} × ${one.says}`).join(' + ') }}
+    </p>
+    <table v-if="several" aria-label="The whole order">
+      <tbody>
+        <tr v-for="take in worked.takes" :key="take.formula">
+          <th scope="row">{{ take.name }}</th>
+          <td><WorkedFigure :working="take.make" /></td>
+        </tr>
+      </tbody>
     </table>
     <dl>
       <div>
@@ -116,8 +136,13 @@ header {
   margin-bottom: 10px;
 }
 
+h3 {
+  margin-top: 16px;
+}
+
 .count {
   align-items: baseline;
+  white-space: nowrap;
   display: flex;
   gap: 6px;
 }

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 /** Compose a dessert: parts on the shelf, the cut on the board, what it takes on the ticket. */
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 
 import { useRows } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
+import { useCommands } from '../shell/commands'
 import { useSession } from '../shell/session'
 import DessertBoard from './DessertBoard.vue'
 import DessertShelf from './DessertShelf.vue'
 import DessertTicket from './DessertTicket.vue'
-import { type Chosen, partRows } from './parts'
-import { useDessert, useSolved } from './useDessert'
-import { useUndo } from './useUndo'
+import { useComposing } from './useComposing'
 
 const NewDessert = defineAsyncComponent(() => import('./NewDessert.vue'))
 const LAST = 'fernbell.last-dessert'
 
 const props = defineProps<{ id?: string }>()
+const router = useRouter()
 const { mayWrite } = useSession()
 const { rows: desserts, isSuccess } = useRows('desserts')
 const { rows: formulas } = useRows('formulas')
@@ -26,74 +27,60 @@ const id = computed(() => {
   const last = localStorage.getItem(LAST)
   return (desserts.value.find((one) => one.id === last) ?? desserts.value[0])?.id
 })
-const dessert = useDessert(() => id.value)
-const changes = useUndo(() => id.value, dessert)
-const { solved, error: unsolved } = useSolved(() => dessert.draft.value)
-const chosen = ref<Chosen | null>(null)
+const work = useComposing(() => id.value)
 const making = ref(false)
 
-watch(dessert.missing, (missing) => missing && (gone.value = props.id))
-watch(
-  id,
-  (now) => {
-    chosen.value = null
-    if (now) localStorage.setItem(LAST, now)
-  },
-  { immediate: true },
-)
+watch(work.dessert.missing, (missing) => missing && (gone.value = props.id))
+watch(id, (now) => now && localStorage.setItem(LAST, now), { immediate: true })
 
-const rows = computed(() => partRows(dessert.draft.value?.parts ?? []))
+const formulaOf = (key: string) => formulas.value.find((one) => one.id === key)
 
-/** A finding names a part; where that is an insert, its first layer is meant. */
-function choose(wanted: Chosen) {
-  const row =
-    rows.value.find((one) => one.part === wanted.part && one.layer === wanted.layer) ??
-    rows.value.find((one) => one.part === wanted.part)
-  chosen.value = row ? { part: row.part, layer: row.layer } : null
-}
-const formulaOf = (id: string) => formulas.value.find((one) => one.id === id)
+useCommands(() => [
+  ...(mayWrite.value ? [{ name: 'Draw a new dessert', run: () => (making.value = true) }] : []),
+  ...(id.value
+    ? [
+        {
+          name: 'Scaled sheets of this dessert',
+          keys: 's',
+          run: () => router.push(`/desserts/${id.value}/sheets`),
+        },
+      ]
+    : []),
+])
 </script>
 
 <template>
-  <div v-if="dessert.draft.value && id" class="zones">
+  <div v-if="work.view.value && id" class="zones">
     <DessertShelf
       :id="id"
       class="zone-shelf"
-      :dessert="dessert"
-      :edit="changes.edit"
+      :work="work"
       :desserts="desserts"
       :formulas="formulas"
-      :rows="rows"
-      :chosen="chosen"
       :formula-of="formulaOf"
       :disabled="!mayWrite"
-      @choose="choose"
       @make="making = true"
     />
     <DessertBoard
       class="zone-board"
-      :dessert="dessert"
-      :changes="changes"
-      :solved="solved"
+      :work="work"
       :formulas="formulas"
-      :chosen="chosen"
       :formula-of="formulaOf"
       :disabled="!mayWrite"
-      @choose="choose"
     />
     <div class="zone-ticket">
       <DessertTicket
-        v-if="solved"
+        v-if="work.worked.value"
         :id="id"
-        :solved="solved"
-        :count="dessert.draft.value.count"
-        :count-error="dessert.problem.value?.at('count')"
-        :chosen="chosen"
+        :worked="work.worked.value"
+        :count="work.view.value.count ?? 1"
+        :count-error="work.problem.value?.at('count')"
+        :chosen="work.chosen.value"
         :disabled="!mayWrite"
-        @count="(count) => changes.edit({ count })"
-        @choose="choose"
+        @count="(count) => work.edit({ count })"
+        @choose="work.choose"
       />
-      <p v-else-if="unsolved" class="slip wrong">{{ unsolved.message }}</p>
+      <p v-else-if="work.unsolved.value" class="slip wrong">{{ work.unsolved.value.message }}</p>
     </div>
   </div>
   <EmptyState
@@ -104,7 +91,6 @@ const formulaOf = (id: string) => formulas.value.find((one) => one.id === id)
     <button v-if="mayWrite" class="deed main" type="button" @click="making = true">
       Draw a dessert
     </button>
-    <RouterLink class="deed" to="/molds">Measure a mold</RouterLink>
   </EmptyState>
   <NewDessert v-if="making" @close="making = false" />
 </template>

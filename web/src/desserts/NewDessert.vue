@@ -1,4 +1,5 @@
 <script setup lang="ts">
+/** A new dessert: its name, and a mold from the wall or a ring measured now. */
 import Modal from 'ant-design-vue/es/modal'
 import Select from 'ant-design-vue/es/select'
 import { computed, ref } from 'vue'
@@ -6,34 +7,63 @@ import { useRouter } from 'vue-router'
 
 import { Problem } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
+import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
-const { rows: molds } = useRows('molds')
+const { rows: molds, isSuccess } = useRows('molds')
 const { create } = useWrites('desserts')
+const { create: createMold } = useWrites('molds')
+const NEW_RING = 'new'
 const name = ref('')
 const picked = ref<string>()
-const mold = computed(() => picked.value ?? molds.value[0]?.id)
-const options = computed(() => molds.value.map((one) => ({ value: one.id, label: one.name })))
-const problem = computed(() => (create.error.value instanceof Problem ? create.error.value : null))
+const ring = ref<{ diameter: number | null; height: number | null }>({
+  diameter: null,
+  height: null,
+})
+const mold = computed(
+  () => picked.value ?? (isSuccess.value ? (molds.value[0]?.id ?? NEW_RING) : undefined),
+)
+const options = computed(() => [
+  ...molds.value.map((one) => ({ value: one.id, label: one.name })),
+  { value: NEW_RING, label: 'Another ring, measured now' },
+])
+const refusal = ref<Problem | null>(null)
+const at = (field: string) => refusal.value?.at(field)
+const named = computed(() => refusal.value?.errors.some((one) => KNOWN.has(one.field)))
+const KNOWN = new Set(['name', 'shape.diameter_mm', 'shape.height_mm'])
 
 async function make() {
-  if (!mold.value) return
+  refusal.value = null
   try {
-    const row = await create.mutateAsync({ name: name.value, mold: mold.value })
+    const into = mold.value === NEW_RING ? await measured() : mold.value
+    if (!into) return
+    const row = await create.mutateAsync({ name: name.value, mold: into })
     emit('close')
     await router.push(`/desserts/${row.id}`)
-  } catch {
-    // Shown at its field.
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error
+    refusal.value = error
   }
+}
+
+/** The ring is hung on the wall first; should the dessert be refused, it is there to be chosen. */
+async function measured(): Promise<string> {
+  const { diameter, height } = ring.value
+  const shape = { kind: 'ring' as const, diameter_mm: diameter ?? 0, height_mm: height ?? 0 }
+  const cm = (mm: number) => Number((mm / 10).toFixed(1))
+  const title = `Ring ${cm(shape.diameter_mm)} cm, ${cm(shape.height_mm)} high`
+  const row = await createMold.mutateAsync({ name: title, shape, note: '' })
+  picked.value = row.id
+  return row.id
 }
 </script>
 
 <template>
   <Modal open title="A new dessert" :footer="null" width="440px" @cancel="emit('close')">
     <form class="new" novalidate @submit.prevent="make">
-      <TextField v-model="name" label="Name" :error="problem?.at('name')" />
+      <TextField v-model="name" label="Name" :error="at('name')" />
       <label v-if="molds.length">
         <span class="eyebrow">Made in</span>
         <Select
@@ -43,9 +73,25 @@ async function make() {
           @change="(id) => (picked = String(id))"
         />
       </label>
-      <p v-else>
-        It needs a mold first: <RouterLink to="/molds">measure a ring or frame</RouterLink>.
-      </p>
+      <div v-if="mold === NEW_RING" class="ring">
+        <NumberField
+          label="Ring across, inside"
+          unit="mm"
+          placeholder="180"
+          :value="ring.diameter"
+          :error="at('shape.diameter_mm')"
+          @commit="(v) => (ring = { ...ring, diameter: v })"
+        />
+        <NumberField
+          label="Height"
+          unit="mm"
+          placeholder="45"
+          :value="ring.height"
+          :error="at('shape.height_mm')"
+          @commit="(v) => (ring = { ...ring, height: v })"
+        />
+      </div>
+      <p v-if="refusal && !named" class="wrong" role="alert">{{ refusal.detail }}</p>
       <button class="deed main" type="submit" :disabled="!mold || create.isPending.value">
         Draw it
       </button>
@@ -61,5 +107,11 @@ async function make() {
 
 .mold {
   width: 100%;
+}
+
+.ring {
+  display: grid;
+  gap: 10px;
+  grid-template-columns: 1fr 1fr;
 }
 </style>

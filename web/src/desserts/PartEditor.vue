@@ -6,6 +6,7 @@ import { computed } from 'vue'
 
 import type { FormulaBrief, Layer, Part } from '../api/types'
 import NumberField from '../kit/NumberField.vue'
+import { fitsOption } from '../kit/search'
 import { LAYER_MEASURES, type Measure, MEASURES, valueOf } from './measures'
 import { withLayer } from './parts'
 
@@ -37,11 +38,6 @@ function setLayer(field: string, value: number | string) {
 function commit(measure: Measure, value: number | null) {
   if (value !== null || measure.empty) set(measure.field, value)
 }
-
-const search = (typed: string, option?: { label?: unknown }) =>
-  String(option?.label ?? '')
-    .toLowerCase()
-    .includes(typed.toLowerCase())
 </script>
 
 <template>
@@ -72,6 +68,14 @@ const search = (typed: string, option?: { label?: unknown }) =>
       :error="errorAt(one.field)"
       @commit="(value) => commit(one, value)"
     />
+    <button
+      v-if="part.rule === 'insert' && part.offset_mm && !disabled"
+      type="button"
+      class="deed small center"
+      @click="set('offset_mm', 0)"
+    >
+      Center it
+    </button>
     <Checkbox
       v-if="part.rule === 'coat'"
       class="wide"
@@ -88,7 +92,7 @@ const search = (typed: string, option?: { label?: unknown }) =>
         :options="options"
         :disabled="disabled"
         show-search
-        :filter-option="search"
+        :filter-option="fitsOption"
         class="made-of"
         @change="(id) => (layer ? setLayer : set)('formula', String(id))"
       />
@@ -101,11 +105,16 @@ const search = (typed: string, option?: { label?: unknown }) =>
 .measures {
   display: grid;
   gap: 8px 10px;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(86px, 1fr));
 }
 
 .wide {
   grid-column: 1 / -1;
+}
+
+.center {
+  align-self: end;
+  min-height: 36px;
 }
 
 .double {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-/** Parts from the top down. Arrow keys walk, Alt with an arrow moves, Delete takes out. */
+/** Parts from the top down. Dragged, or by keys: arrows walk, Alt with an arrow moves, Delete takes out. */
 import { nextTick, ref } from 'vue'
 
 import type { FormulaBrief } from '../api/types'
 import { figure } from '../kit/format'
 import LookSwatch from '../kit/LookSwatch.vue'
+import { useDropped } from '../kit/useDropped'
 import { type Chosen, type PartRow, sameChoice } from './parts'
 
 const props = defineProps<{
@@ -16,9 +17,16 @@ const props = defineProps<{
 const emit = defineEmits<{
   choose: [chosen: Chosen]
   move: [chosen: Chosen, by: 1 | -1]
+  /** A row dragged from one place of the list to another. */
+  drop: [from: number, to: number]
   remove: [chosen: Chosen]
 }>()
 const list = ref<HTMLElement | null>(null)
+useDropped(
+  list,
+  () => !props.disabled,
+  (from, to) => emit('drop', from, to),
+)
 
 const nameOf = (row: PartRow) => row.ownName || (props.formulaOf(row.formula)?.name ?? 'Unknown')
 const keyOf = (row: Chosen) => `${row.part}/${row.layer}`
@@ -109,9 +117,13 @@ li.inside {
   cursor: pointer;
   display: flex;
   gap: 10px;
-  padding: 7px 9px;
+  padding: 4px 9px;
   text-align: left;
   width: 100%;
+}
+
+li:global(.carried) {
+  background: var(--leaf);
 }
 
 .row:hover {
@@ -121,7 +133,7 @@ li.inside {
 .name {
   display: grid;
   flex: 1;
-  line-height: 1.25;
+  line-height: 1.18;
   min-width: 0;
   overflow-wrap: anywhere;
 }
@@ -145,6 +157,6 @@ li.inside {
   display: flex;
   white-space: nowrap;
   gap: 6px;
-  padding: 0 9px 8px 45px;
+  padding: 0 9px 5px 45px;
 }
 </style>

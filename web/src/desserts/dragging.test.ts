@@ -17,6 +17,7 @@ const heart: PartOf<'insert'> = {
   name: '',
   across_mm: 160,
   lift_mm: 20,
+  offset_mm: 0,
   layers: [
     { key: 'top', formula: 'f', name: '', height_mm: 6 },
     { key: 'low', formula: 'f', name: '', height_mm: 10 },

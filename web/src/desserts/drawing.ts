@@ -9,6 +9,8 @@ export interface Frame {
   /** Screen place of the origin. */
   x0: number
   y0: number
+  /** Turned over: the height that lies on the board, in mm. */
+  turn?: number | undefined
 }
 
 export interface Margins {
@@ -23,13 +25,14 @@ export function fit(
   mm: { width: number; height: number },
   px: { width: number; height: number },
   margins: Margins,
+  turn?: number,
 ): Frame {
   const room = {
     x: Math.max(40, px.width - margins.left - margins.right),
     y: Math.max(30, px.height - margins.top - margins.bottom),
   }
   const scale = Math.min(room.x / Math.max(mm.width, 1), room.y / Math.max(mm.height, 1))
-  return { scale, x0: margins.left + room.x / 2, y0: px.height - margins.bottom }
+  return { scale, x0: margins.left + room.x / 2, y0: px.height - margins.bottom, turn }
 }
 
 /** Height of a picture that uses its whole width, up to the tallest allowed. */
@@ -44,7 +47,10 @@ export function heightFor(
 }
 
 export const toX = (frame: Frame, x: number) => frame.x0 + x * frame.scale
-export const toY = (frame: Frame, y: number) => frame.y0 - y * frame.scale
+export const toY = (frame: Frame, y: number) =>
+  frame.y0 - (frame.turn === undefined ? y : frame.turn - y) * frame.scale
+/** Upwards on the screen, in mm of the dessert: downwards in it when it is turned over. */
+export const upwards = (frame: Frame, mm: number) => (frame.turn === undefined ? mm : -mm)
 
 /** Closed loops as one SVG path; with the even-odd rule a loop inside another is a hole. */
 export function loopsPath(loops: Loop[], frame: Frame): string {

@@ -14,11 +14,13 @@ const thickness = { field: 'height_mm', label: 'Thickness', unit: 'mm' }
 const across = { field: 'across_mm', label: 'Across', unit: 'mm' }
 const film = { field: 'thickness_mm', label: 'Thickness', unit: 'mm', step: 0.5 }
 
+const offCenter = { field: 'offset_mm', label: 'Off center', unit: 'mm' }
+
 export const LAYER_MEASURES: Measure[] = [thickness]
 
 export const MEASURES: Record<Part['rule'], Measure[]> = {
   base: [thickness, across],
-  insert: [across, { field: 'lift_mm', label: 'Above the board', unit: 'mm' }],
+  insert: [across, { field: 'lift_mm', label: 'Above the board', unit: 'mm' }, offCenter],
   fill: [{ field: 'level_mm', label: 'Filled to', unit: 'mm', empty: 'the rim' }],
   coat: [
     film,

@@ -20,6 +20,7 @@ const heart: Part = {
   name: '',
   across_mm: 160,
   lift_mm: 20,
+  offset_mm: 0,
   layers: [
     { key: 'a', formula: 'f3', name: '', height_mm: 6 },
     { key: 'b', formula: 'f4', name: '', height_mm: 10 },
@@ -92,7 +93,15 @@ describe('placeFor', () => {
 
 describe('fieldPath', () => {
   it('names fields as the server does', () => {
-    const entry = { name: 'x', mold: 'm', parts, count: 1, portions: null }
+    const entry = {
+      name: 'x',
+      mold: 'm',
+      built: 'upright' as const,
+      sizes: [],
+      parts,
+      count: 1,
+      portions: null,
+    }
     expect(fieldPath(entry, { part: 'base', layer: null })).toBe('parts.3')
     expect(fieldPath(entry, { part: 'heart', layer: 'b' })).toBe('parts.2.layers.1')
   })

@@ -113,6 +113,31 @@ export function moved(parts: Part[], chosen: Chosen, by: 1 | -1): Part[] {
   return to < 0 || to >= parts.length ? parts : swapped(parts, at, to)
 }
 
+/** Bases among themselves, or the layers of an insert: the chosen one at a place from the top. */
+export function reordered(parts: Part[], chosen: Chosen, to: number): Part[] {
+  const own = parts.find((one) => one.key === chosen.part)
+  if (own?.rule === 'insert') {
+    const from = own.layers.findIndex((layer) => layer.key === chosen.layer)
+    return withPart(parts, { ...own, layers: swapped(own.layers, from, to) })
+  }
+  const bases = parts.filter((one) => one.rule === 'base')
+  const from = bases.findIndex((one) => one.key === chosen.part)
+  const next = swapped(bases, from, to)
+  return parts.map((one) => (one.rule === 'base' ? (next.shift() ?? one) : one))
+}
+
+/** A row of the shelf let go at another row: a layer within its insert, else the whole part. */
+export function droppedOn(parts: Part[], rows: PartRow[], from: number, to: number): Part[] {
+  const [row, target] = [rows[from], rows[to]]
+  if (!row || !target || from === to) return parts
+  if (row.part === target.part) {
+    const first = rows.findIndex((one) => one.part === row.part)
+    return reordered(parts, row, to - first)
+  }
+  const place = (key: string) => parts.findIndex((part) => part.key === key)
+  return swapped(parts, place(row.part), place(target.part))
+}
+
 /** Where a new part belongs among the others, seen from the top. */
 export function placeFor(parts: Part[], rule: Part['rule']): number {
   const order: Part['rule'][] = ['garnish', 'coat', 'fill', 'insert', 'base', 'band']
@@ -120,6 +145,9 @@ export function placeFor(parts: Part[], rule: Part['rule']): number {
   const below = parts.findIndex((part) => order.indexOf(part.rule) >= rank)
   return below === -1 ? parts.length : below
 }
+
+/** Several new parts, each at its place. */
+export const withAll = (parts: Part[], more: Part[]) => [...more].reverse().reduce(withNew, parts)
 
 export function withNew(parts: Part[], part: Part): Part[] {
   const at = placeFor(parts, part.rule)

@@ -1,42 +1,44 @@
 /** One dessert on the screen, and what the server works out of it. */
 import { useQuery } from '@tanstack/vue-query'
-
 import { shallowRef, watch } from 'vue'
 
 import { api, Problem, take } from '../api/client'
 import { useDraft } from '../api/draft'
-import type { Dessert, DessertEntry, Part, SheetPage, Solved } from '../api/types'
+import type { Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '../api/types'
 
 export function entryOf(row: Dessert): DessertEntry {
-  const { name, mold, parts, portions, count } = row
-  return { name, mold, parts, portions, count }
+  const { name, mold, built, parts, portions, count, sizes } = row
+  return { name, mold, built, parts, portions, count, sizes }
 }
 
 export const useDessert = (id: () => string | undefined) => useDraft('desserts', id, entryOf)
 
 /** What the draft takes, saved or not. One question at a time; the last draft wins. */
-export function useSolved(draft: () => DessertEntry | null) {
-  const solved = shallowRef<Solved>()
+export function useWorkedOut(draft: () => DessertEntry | null, size: () => string) {
+  const worked = shallowRef<WorkedOut>()
   const error = shallowRef<Problem | null>(null)
   let asking = false
   let asked: DessertEntry | null = null
+  let askedSize = ''
 
   async function ask() {
     if (asking) return
     asking = true
-    while (asked !== draft()) {
+    while (asked !== draft() || askedSize !== size()) {
       asked = draft()
-      if (asked) await answer(asked)
-      else solved.value = undefined
+      askedSize = size()
+      if (asked) await answer(asked, askedSize)
+      else worked.value = undefined
     }
     asking = false
   }
 
-  async function answer(entry: DessertEntry) {
+  async function answer(body: DessertEntry, of: string) {
     try {
+      const query = { size: of }
       // openapi-fetch widens points to lists of numbers; they are pairs.
-      const got = (await take(api.POST('/api/desserts/what-if', { body: entry }))) as Solved
-      if (draft()) solved.value = got
+      const got = await take(api.POST('/api/desserts/what-if', { params: { query }, body }))
+      if (draft()) worked.value = got as WorkedOut
       error.value = null
     } catch (problem) {
       if (!(problem instanceof Problem)) throw problem
@@ -44,19 +46,18 @@ export function useSolved(draft: () => DessertEntry | null) {
     }
   }
 
-  watch(draft, ask, { immediate: true })
-  return { solved, error }
+  watch([draft, size], ask, { immediate: true })
+  return { worked, error }
 }
 
 export function useSheets(id: () => string, count: () => number | undefined) {
   return useQuery({
     queryKey: ['worked out', 'sheets', id, count],
-    queryFn: () =>
-      take<SheetPage[]>(
-        api.GET('/api/desserts/{row_id}/sheets', {
-          params: { path: { row_id: id() }, query: { count: count() ?? null } },
-        }),
-      ),
+    queryFn: async () => {
+      const params = { path: { row_id: id() }, query: { count: count() ?? null } }
+      // openapi-fetch widens pairs to lists.
+      return (await take(api.GET('/api/desserts/{row_id}/sheets', { params }))) as SheetPage[]
+    },
   })
 }
 
@@ -73,6 +74,12 @@ export async function propose(dessert: DessertEntry, wanted: Wanted) {
   const body = { ...wanted, into: wanted.into ?? null, dessert }
   const { part } = await take(api.POST('/api/desserts/propose', { body }))
   return part as Part
+}
+
+/** A stack's parts measured for the dessert as it is drawn. */
+export async function place(dessert: DessertEntry, stack: string, keys: string[]) {
+  const { parts } = await take(api.POST('/api/desserts/place', { body: { dessert, stack, keys } }))
+  return parts as Part[]
 }
 
 /** The dessert's parts and portions in another mold. */

@@ -2,9 +2,9 @@
 import { computed, shallowRef, watch } from 'vue'
 
 import type { DessertEntry } from '../api/types'
+import { useEventListener } from '../kit/useEventListener'
 import { noSteps, record, redo, sameData, type Steps, undo } from './steps'
 import type { useDessert } from './useDessert'
-import { useEventListener } from './useEventListener'
 
 const KEY = 'fernbell.steps.'
 

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 /** The lines: grams, what, percent, air. Arrow keys and Enter walk down the column. */
-import { computed, nextTick, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 
 import type { FormulaEntry, Reading } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import { useCommands } from '../shell/commands'
 import TypedLine, { type TypedResult } from './TypedLine.vue'
 import type { LineEntry } from './useFormula'
 
+const PasteLines = defineAsyncComponent(() => import('./PasteLines.vue'))
 const props = defineProps<{
   id: string
   entry: FormulaEntry
@@ -18,6 +20,12 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const emit = defineEmits<{ change: [change: Partial<FormulaEntry>] }>()
+const pasting = ref<{ text: string } | null>(null)
+useCommands(() =>
+  props.disabled
+    ? []
+    : [{ name: 'Paste a list of lines', keys: 'p', run: () => (pasting.value = { text: '' }) }],
+)
 const body = ref<HTMLElement | null>(null)
 const lines = computed(() => props.entry.lines ?? [])
 const total = computed(() => props.reading?.batch_g)
@@ -38,6 +46,11 @@ function remove(key: string) {
 function add(typed: TypedResult) {
   const key = crypto.randomUUID().slice(0, 8)
   emit('change', { lines: [...lines.value, { key, overrun_percent: 0, ...typed }] })
+}
+
+function addAll(more: LineEntry[]) {
+  pasting.value = null
+  emit('change', { lines: [...lines.value, ...more] })
 }
 
 /** Percentages refer to this line; pressed again, to the whole. */
@@ -176,7 +189,28 @@ function down(at: number) {
         </tr>
       </tfoot>
     </table>
-    <TypedLine v-if="!disabled" class="typed" :within="id" @add="add" />
+    <TypedLine
+      v-if="!disabled"
+      class="typed"
+      :within="id"
+      @add="add"
+      @paste="(text) => (pasting = { text })"
+    />
+    <button
+      v-if="!disabled"
+      type="button"
+      class="deed small dashed"
+      @click="pasting = { text: '' }"
+    >
+      Paste a list
+    </button>
+    <PasteLines
+      v-if="pasting"
+      :within="id"
+      :start="pasting.text"
+      @add="addAll"
+      @close="pasting = null"
+    />
     <p v-if="errorAt('lines')" class="wrong" role="alert">{{ errorAt('lines') }}</p>
   </div>
 </template>

@@ -17,6 +17,7 @@ import { useSession } from '../shell/session'
 import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
 import MethodEditor from './MethodEditor.vue'
+import type { Step } from '../api/types'
 import { type LineEntry, useFormula, useReading } from './useFormula'
 
 const props = defineProps<{ id?: string }>()
@@ -147,9 +148,9 @@ function rename() {
           @change="formula.edit"
         />
         <MethodEditor
-          :steps="entry.method ?? []"
+          :steps="(entry.method ?? []) as Step[]"
           :disabled="!mayWrite"
-          :error="errorAt('method')"
+          :error-at="errorAt"
           @change="(method) => formula.edit({ method })"
         />
       </section>

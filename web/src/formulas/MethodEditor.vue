@@ -1,24 +1,63 @@
 <script setup lang="ts">
-/** The method, one step a line of text. */
+/** The method, one step a line of text, and the waits its steps end with. */
 import { Textarea } from 'ant-design-vue/es/input'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 
-const props = defineProps<{ steps: string[]; disabled: boolean; error?: string | undefined }>()
-const emit = defineEmits<{ change: [steps: string[]] }>()
-const shown = () => props.steps.join('\n')
+import type { Step, Wait } from '../api/types'
+import WaitRow from './WaitRow.vue'
+
+const props = defineProps<{
+  steps: Step[]
+  disabled: boolean
+  errorAt: (field: string) => string | undefined
+}>()
+const emit = defineEmits<{ change: [steps: Step[]] }>()
+const shown = () => props.steps.map((step) => step.text).join('\n')
 const text = ref(shown())
 watch(
   () => props.steps,
   () => (text.value = shown()),
 )
 
+/** A line keeps the wait of the step it was, by its words or else by its place. */
 function commit() {
-  const steps = text.value
+  const lines = text.value
     .split('\n')
     .map((line) => line.trim())
     .filter(Boolean)
-  if (steps.join('\n') !== shown()) emit('change', steps)
+  if (lines.join('\n') === shown()) return
+  const same = lines.length === props.steps.length
+  const was = (line: string, place: number) =>
+    props.steps.find((step) => step.text === line) ?? (same ? props.steps[place] : undefined)
+  emit(
+    'change',
+    lines.map((line, place) => ({ text: line, wait: was(line, place)?.wait ?? null })),
+  )
 }
+
+function setWait(place: number, wait: Wait | null) {
+  emit(
+    'change',
+    props.steps.map((step, at) => (at === place ? { ...step, wait } : step)),
+  )
+}
+const waiting = computed(() =>
+  props.steps.flatMap((step, place) => (step.wait ? [{ place, step, wait: step.wait }] : [])),
+)
+const free = computed(() => props.steps.some((step) => !step.wait))
+/** A new wait ends the last step that has none. */
+function addWait() {
+  const place = props.steps.map((step) => !step.wait).lastIndexOf(true)
+  if (place >= 0) setWait(place, { kind: 'chill', least_min: 60, most_min: null, placed: false })
+}
+const faults = computed(() =>
+  props.steps.flatMap((_, place) => {
+    const fault = ['text', 'wait.least_min', 'wait.most_min'].flatMap(
+      (field) => props.errorAt(`method.${place}.${field}`) ?? [],
+    )
+    return fault.map((one) => `Step ${place + 1}: ${one}`)
+  }),
+)
 </script>
 
 <template>
@@ -32,12 +71,54 @@ function commit() {
       placeholder="One step a line, in the order of work: temperature, time, the sign to stop at."
       @blur="commit"
     />
-    <p v-if="error" class="wrong">{{ error }}</p>
+    <template v-if="steps.length">
+      <h3 id="waits-title">Waits</h3>
+      <p v-if="!waiting.length" class="quiet">
+        No step waits. A rest, a set, a chill or a freeze entered here shows in the building.
+      </p>
+      <ul class="list waits" aria-labelledby="waits-title">
+        <WaitRow
+          v-for="{ place, step, wait } in waiting"
+          :key="place"
+          :place="place"
+          :text="step.text"
+          :steps="steps"
+          :wait="wait"
+          :disabled="disabled"
+          @change="(now) => setWait(place, now)"
+          @move="
+            (to) =>
+              emit(
+                'change',
+                steps.map((one, at) =>
+                  at === to ? { ...one, wait } : at === place ? { ...one, wait: null } : one,
+                ),
+              )
+          "
+        />
+      </ul>
+      <button v-if="!disabled && free" type="button" class="deed small dashed" @click="addWait">
+        Add a wait
+      </button>
+    </template>
+    <p v-for="fault in faults" :key="fault" class="wrong" role="alert">{{ fault }}</p>
+    <p v-if="errorAt('method')" class="wrong">{{ errorAt('method') }}</p>
   </section>
 </template>
 
 <style scoped>
 .method {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+
+.method > :deep(textarea),
+.waits {
+  width: 100%;
+}
+
+.waits {
   display: grid;
   gap: 6px;
 }

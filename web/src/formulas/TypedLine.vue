@@ -7,6 +7,7 @@ import { Problem } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
 import type { ReadLine } from '../api/types'
 import { figure } from '../kit/format'
+import { fits } from '../kit/search'
 import { readLine } from './useFormula'
 
 export interface TypedResult {
@@ -20,7 +21,7 @@ const AMOUNT =
   /^\s*([\d\s.,/½¼¾⅓⅔⅛]+(?:(?:fl oz|k?g|oz|lbs?|[mcd]?l|cups?|tbsp|tsp|sticks?)\b\.?)?)?\s*(.*)$/i
 
 const props = defineProps<{ within: string }>()
-const emit = defineEmits<{ add: [line: TypedResult] }>()
+const emit = defineEmits<{ add: [line: TypedResult]; paste: [text: string] }>()
 const { rows: ingredients } = useRows('ingredients')
 const { rows: formulas } = useRows('formulas')
 const { create } = useWrites('ingredients')
@@ -34,15 +35,13 @@ const busy = ref(false)
 /** Amount as typed, and the words behind it; only to offer names while typing. */
 const split = computed(() => {
   const found = AMOUNT.exec(text.value)
-  return { amount: (found?.[1] ?? '').trim(), words: (found?.[2] ?? '').trim().toLowerCase() }
+  return { amount: (found?.[1] ?? '').trim(), words: (found?.[2] ?? '').trim() }
 })
 const offers = computed(() => {
-  const words = split.value.words.split(/\s+/).filter(Boolean)
-  if (!words.length) return []
-  const fits = (one: { name: string }) =>
-    words.every((word) => one.name.toLowerCase().includes(word))
+  const { words } = split.value
+  if (!words) return []
   return [...ingredients.value, ...formulas.value.filter((one) => one.id !== props.within)]
-    .filter(fits)
+    .filter((one) => fits(one.name, words))
     .sort((a, b) => a.name.length - b.name.length)
     .slice(0, 7)
 })
@@ -96,6 +95,14 @@ async function addToPantry() {
   }
 }
 
+/** Several lines pasted at once are looked at before they are taken. */
+function pasted(event: ClipboardEvent) {
+  const all = event.clipboardData?.getData('text') ?? ''
+  if (!all.trim().includes('\n')) return
+  event.preventDefault()
+  emit('paste', all)
+}
+
 function arrow(event: KeyboardEvent) {
   if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return
   event.preventDefault()
@@ -119,6 +126,7 @@ function arrow(event: KeyboardEvent) {
       @change="typed"
       @press-enter="enter"
       @keydown="arrow"
+      @paste="pasted"
     />
     <ul v-if="offers.length && text" :id="`${id}-offers`" class="list offers" role="listbox">
       <li

@@ -41,14 +41,12 @@ export interface Wanted {
 export function useScaled(id: () => string | undefined, wanted: () => Wanted | null) {
   return useQuery({
     queryKey: ['worked out', 'scaled', id, wanted],
-    queryFn: () => {
+    queryFn: async () => {
       const { value, unit } = wanted() as Wanted
       const query = unit === 'g' ? { mass_g: value } : { volume_ml: value }
-      return take<SheetPage[]>(
-        api.GET('/api/formulas/{row_id}/scaled', {
-          params: { path: { row_id: id() ?? '' }, query },
-        }),
-      )
+      const params = { path: { row_id: id() ?? '' }, query }
+      // openapi-fetch widens pairs to lists.
+      return (await take(api.GET('/api/formulas/{row_id}/scaled', { params }))) as SheetPage[]
     },
     enabled: () => Boolean(id() && wanted()),
   })

@@ -3,6 +3,8 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, ref } from 'vue'
 
+import { fits } from './search'
+
 interface Item {
   id: string
   name: string
@@ -18,10 +20,7 @@ const props = defineProps<{
 const emit = defineEmits<{ make: [name: string] }>()
 const query = ref('')
 const making = ref<string | null>(null)
-const found = computed(() => {
-  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return props.items.filter((one) => words.every((word) => one.name.toLowerCase().includes(word)))
-})
+const found = computed(() => props.items.filter((one) => fits(one.name, query.value)))
 
 function make() {
   if (!making.value?.trim()) return

@@ -2,26 +2,31 @@
 /** What could not be saved, and the ways on. */
 import type { Problem } from '../api/client'
 
-defineProps<{ problem: Problem }>()
-const emit = defineEmits<{ reload: []; insist: [] }>()
+defineProps<{ problem: Problem; comparable?: boolean }>()
+const emit = defineEmits<{ reload: []; insist: []; compare: [] }>()
 </script>
 
 <template>
-  <div class="notice" role="alert">
+  <div v-if="problem.status === 0" class="notice silence" role="status">
+    <p>
+      <strong>No connection.</strong> Work goes on; it is saved as soon as the kitchen server
+      answers.
+    </p>
+    <button type="button" class="deed small" @click="emit('insist')">Try now</button>
+  </div>
+  <div v-else class="notice" role="alert">
     <p><strong>Not saved.</strong> {{ problem.detail }}</p>
-    <button type="button" class="deed small" @click="emit('reload')">
-      {{ problem.status === 409 ? 'Show theirs' : 'Back to what is saved' }}
-    </button>
-    <button
-      v-if="problem.status === 409"
-      type="button"
-      class="deed small warn"
-      @click="emit('insist')"
-    >
-      Save mine over it
-    </button>
-    <button v-if="problem.status === 0" type="button" class="deed small" @click="emit('insist')">
-      Try again
+    <template v-if="problem.status === 409">
+      <button v-if="comparable" type="button" class="deed small main" @click="emit('compare')">
+        Compare part by part
+      </button>
+      <button type="button" class="deed small" @click="emit('reload')">Show theirs</button>
+      <button type="button" class="deed small warn" @click="emit('insist')">
+        Save mine over it
+      </button>
+    </template>
+    <button v-else type="button" class="deed small" @click="emit('reload')">
+      Back to what is saved
     </button>
   </div>
 </template>
@@ -36,6 +41,11 @@ const emit = defineEmits<{ reload: []; insist: [] }>()
   flex-wrap: wrap;
   gap: 8px;
   padding: 8px 12px;
+}
+
+.notice.silence {
+  background: var(--amber-wash);
+  border-color: var(--amber-rule);
 }
 
 p {

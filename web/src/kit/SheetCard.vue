@@ -69,7 +69,7 @@ const pieces = (list: [string, number][]) =>
       </tfoot>
     </table>
     <ol v-if="page.method.length">
-      <li v-for="(step, i) in page.method" :key="i">{{ step }}</li>
+      <li v-for="(step, i) in page.method" :key="i">{{ step.text }}</li>
     </ol>
     <p v-else class="quiet">No method written yet.</p>
   </article>

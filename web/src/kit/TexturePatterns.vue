@@ -2,7 +2,11 @@
 /** SVG patterns for the looks in use: color first, and a texture that reads in grey. */
 import { type Look, patternId } from './flavors'
 
-defineProps<{ looks: Look[] }>()
+defineProps<{
+  looks: Look[]
+  /** Of the texture, where the drawing is in millimetres. */
+  scale?: number
+}>()
 const SIZE = 24
 </script>
 
@@ -15,6 +19,7 @@ const SIZE = 24
       :width="SIZE"
       :height="SIZE"
       patternUnits="userSpaceOnUse"
+      :patternTransform="scale ? `scale(${scale})` : undefined"
     >
       <rect :width="SIZE" :height="SIZE" :fill="look.color" />
       <g v-if="look.texture === 'crumb'" class="dark">

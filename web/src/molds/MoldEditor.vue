@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 
 import { useDraft } from '../api/draft'
 import type { Mold, MoldEntry, MoldShape } from '../api/types'
+import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import RowMenu from '../kit/RowMenu.vue'
 import SaveNotice from '../kit/SaveNotice.vue'
@@ -12,7 +13,12 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 import FillTrial from './FillTrial.vue'
 
 const props = defineProps<{ id: string; disabled: boolean }>()
-const entryOf = ({ name, shape, note }: Mold): MoldEntry => ({ name, shape, note })
+const entryOf = ({ name, shape, water_g, note }: Mold): MoldEntry => ({
+  name,
+  shape,
+  water_g,
+  note,
+})
 const mold = useDraft('molds', () => props.id, entryOf)
 const entry = computed(() => mold.draft.value)
 const figures = computed(() => mold.row.value?.figures)
@@ -79,6 +85,28 @@ function rename() {
         @commit="(value) => measure(one.field, value)"
       />
     </div>
+    <NumberField
+      label="Water it holds, to the brim"
+      unit="g"
+      :step="1"
+      optional
+      placeholder="not weighed"
+      :value="entry.water_g ?? null"
+      :disabled="disabled"
+      :error="errorAt('water_g')"
+      @commit="(value) => mold.edit({ water_g: value })"
+    />
+    <p v-if="figures?.water" class="quiet">
+      The water says
+      <WorkedFigure
+        :working="figures.water"
+        :text="`${figures.water.value >= 0 ? '+' : '−'}${figure(Math.abs(figures.water.value), 1)}`"
+      />
+      against the printed size; the true volume is used.
+    </p>
+    <p v-else class="quiet">
+      Printed sizes are nominal: weigh the water it holds, 1 g to 1 ml, and that is used instead.
+    </p>
     <dl v-if="figures">
       <template
         v-for="one in [figures.capacity, figures.perimeter, figures.free_surface, figures.wall]"

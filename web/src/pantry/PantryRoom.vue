@@ -1,19 +1,28 @@
 <script setup lang="ts">
 /** Ingredients: density, the scale they are weighed on, what one piece weighs. */
+import { defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { useRows, useWrites } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
 import { figure } from '../kit/format'
 import RowList from '../kit/RowList.vue'
+import { useCommands } from '../shell/commands'
 import { useSession } from '../shell/session'
 import IngredientEditor from './IngredientEditor.vue'
 
+const PastePantry = defineAsyncComponent(() => import('./PastePantry.vue'))
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
 const { mayWrite } = useSession()
 const { rows, isSuccess } = useRows('ingredients')
 const { create } = useWrites('ingredients')
+const pasting = ref(false)
+useCommands(() =>
+  mayWrite.value
+    ? [{ name: 'Paste ingredients', keys: 'p', run: () => (pasting.value = true) }]
+    : [],
+)
 
 async function make(name: string) {
   try {
@@ -28,18 +37,23 @@ const shownDensity = (value: number | null) => (value === null ? 'unknown' : val
 
 <template>
   <div class="zones">
-    <RowList
-      :id="props.id"
-      class="zone-shelf"
-      :items="rows"
-      room="pantry"
-      noun="ingredient"
-      :can-make="mayWrite"
-      :error="create.error.value?.message"
-      @make="make"
-    >
-      <template #make>Add an ingredient</template>
-    </RowList>
+    <div class="zone-shelf">
+      <RowList
+        :id="props.id"
+        :items="rows"
+        room="pantry"
+        noun="ingredient"
+        :can-make="mayWrite"
+        :error="create.error.value?.message"
+        @make="make"
+      >
+        <template #make>Add an ingredient</template>
+      </RowList>
+      <button v-if="mayWrite" type="button" class="deed dashed paste" @click="pasting = true">
+        Paste a list
+      </button>
+      <PastePantry v-if="pasting" @close="pasting = false" />
+    </div>
     <section class="zone-board" aria-label="Pantry">
       <table v-if="rows.length">
         <caption>
@@ -91,6 +105,11 @@ const shownDensity = (value: number | null) => (value === null ? 'unknown' : val
 </template>
 
 <style scoped>
+.paste {
+  margin-top: 10px;
+  width: 100%;
+}
+
 table {
   border-collapse: collapse;
   width: 100%;

@@ -8,6 +8,7 @@ import { useSession } from './session'
 
 const MembersDialog = defineAsyncComponent(() => import('./MembersDialog.vue'))
 
+const emit = defineEmits<{ ask: []; keys: [] }>()
 const { person, isChef, signOut, enterKitchen } = useSession()
 const membersOpen = ref(false)
 const others = computed(() =>
@@ -26,6 +27,9 @@ const others = computed(() =>
         {{ room.name }}
       </RouterLink>
     </nav>
+    <button type="button" class="ask" title="What next? (Ctrl K)" @click="emit('ask')">
+      What next? <kbd>Ctrl K</kbd>
+    </button>
     <Dropdown :trigger="['click']" placement="bottomRight">
       <button class="person" type="button">
         <span>{{ person?.kitchen.name }}</span>
@@ -40,7 +44,8 @@ const others = computed(() =>
           <MenuItem v-for="one in others" :key="one.id" @click="enterKitchen.mutate(one.id)">
             Go to {{ one.name }}
           </MenuItem>
-          <MenuDivider v-if="isChef || others.length" />
+          <MenuItem key="keys" @click="emit('keys')">Keys</MenuItem>
+          <MenuDivider />
           <MenuItem key="out" @click="signOut.mutate(undefined)">Sign out</MenuItem>
         </Menu>
       </template>
@@ -103,6 +108,26 @@ nav {
   left: calc(50% - 10px);
   position: absolute;
   width: 20px;
+}
+
+.ask {
+  background: var(--fern-deep);
+  border: 1px solid rgb(255 255 255 / 18%);
+  border-radius: var(--round);
+  color: var(--leaf);
+  cursor: pointer;
+  padding: 3px 10px;
+  white-space: nowrap;
+}
+
+.ask:hover {
+  color: var(--paper);
+}
+
+.ask kbd {
+  font: 600 12.5px var(--face-text);
+  margin-left: 6px;
+  opacity: 0.8;
 }
 
 .person {

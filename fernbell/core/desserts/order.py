@@ -1,0 +1,144 @@
+"""An order: a dessert in one size or several, each worked out, their sheets merged."""
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, replace
+
+from fernbell.core.desserts.judge import judge_sheets, worst_first
+from fernbell.core.desserts.masses import coat_made_for, poured_g, total
+from fernbell.core.desserts.measure import PartResult
+from fernbell.core.desserts.parts import Coat, Dessert
+from fernbell.core.desserts.solve import (
+    Measured,
+    Solved,
+    formulas_used,
+    measured,
+    work_out,
+)
+from fernbell.core.formulas import Book, Demand, FormulaReading, Sheet, read_formulas, sheets
+from fernbell.core.molds import size_words
+from fernbell.core.working import Working
+
+Sized = tuple[Dessert, int]
+
+
+@dataclass(frozen=True, slots=True)
+class Take:
+    """What one formula brings to the whole order, before the losses of its sheet."""
+
+    formula: str
+    name: str
+    make: Working
+
+
+@dataclass(frozen=True, slots=True)
+class Order:
+    """Every size worked out, what the order takes together, and one sheet a formula."""
+
+    sizes: tuple[Solved, ...]
+    takes: tuple[Take, ...]
+    sheets: tuple[Sheet, ...]
+
+
+def solve(dessert: Dessert, book: Book, count: int = 1) -> tuple[Solved, tuple[Sheet, ...]]:
+    """Work out a dessert of one size, part by part, each by its own rule.
+
+    Args:
+        dessert: parts in a mold [Dessert].
+        book: the formulas and ingredients it refers to [Book].
+        count: how many of it are made [1].
+    Returns:
+        volumes, masses, findings and the cut; and one scaled sheet a formula [ml, g, mm].
+    Raises:
+        OutOfRange: a count below 1 or above 5000, or a part too short for a frame.
+        FormulaCircle: a formula contains itself.
+        UnknownKey: a part points at no formula.
+    Source:
+        geometry, volume and mass balance; each working names its own.
+    """
+    order = solve_order(((dessert, count),), book)
+    return order.sizes[0], order.sheets
+
+
+def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
+    """Work out every size of an order and merge what they take.
+
+    Args:
+        sizes: desserts and how many of each, shape (n,) [1].
+        book: the formulas and ingredients they refer to [Book].
+    Returns:
+        each size worked out, and one scaled sheet a formula for all [ml, g, mm].
+    Raises:
+        OutOfRange: a count below 1 or above 5000, or a part too short for a frame.
+        FormulaCircle: a formula contains itself.
+        UnknownKey: a part points at no formula.
+    Source:
+        mass balance.
+    """
+    readings = read_formulas(book, [key for dessert, _ in sizes for key in formulas_used(dessert)])
+    each = [measured(dessert, readings, count) for dessert, count in sizes]
+    jugs = [_other_pours(one, each) for one in each]
+    if len(each) > 1:
+        each = [_shared_pour(one, others) for one, others in zip(each, jugs, strict=True)]
+    demands = tuple(_demands(each))
+    made = sheets(book, readings, demands)
+    said = tuple(judge_sheets(made))
+    worked = (work_out(one, readings, others) for one, others in zip(each, jugs, strict=True))
+    return Order(
+        sizes=tuple(replace(one, findings=worst_first((*one.findings, *said))) for one in worked),
+        takes=_takes(demands, readings),
+        sheets=made,
+    )
+
+
+def _poured(one: Measured) -> Iterator[tuple[Coat, PartResult, float]]:
+    by_key = {part.part: part for part in one.parts}
+    for coat in one.layout.coats:
+        part = by_key[coat.key]
+        if part.mass is not None:
+            yield coat, part, poured_g(coat, part.mass.value, one.count)
+
+
+def _other_pours(one: Measured, each: Sequence[Measured]) -> Mapping[str, float]:
+    """By coat of one size, what the other sizes pour of the same formula [g]."""
+    return {
+        coat.key: sum(
+            grams
+            for other in each
+            if other is not one
+            for theirs, _, grams in _poured(other)
+            if theirs.formula == coat.formula
+        )
+        for coat in one.layout.coats
+    }
+
+
+def _shared_pour(one: Measured, others_g: Mapping[str, float]) -> Measured:
+    """The same with its coats made for a jug the other sizes are poured from too."""
+    exchanged = {
+        coat.key: replace(
+            part, make=coat_made_for(coat, part.name, part.mass, one.count, others_g[coat.key])
+        )
+        for coat, part, _ in _poured(one)
+        if part.mass is not None
+    }
+    return replace(one, parts=tuple(exchanged.get(part.part, part) for part in one.parts))
+
+
+def _demands(each: Sequence[Measured]) -> Iterator[Demand]:
+    for one in each:
+        size = f", {size_words(one.dessert.mold)}" if len(each) > 1 else ""
+        for part in one.parts:
+            if part.make is not None:
+                yield Demand(part.formula, part.make.value, f"{part.name}{size}")
+
+
+def _takes(demands: Sequence[Demand], readings: Mapping[str, FormulaReading]) -> tuple[Take, ...]:
+    """Demands summed by formula, in the order of building."""
+    by_formula: dict[str, list[tuple[str, float]]] = {}
+    for one in demands:
+        by_formula.setdefault(one.formula, []).append((one.purpose, one.mass_g))
+    return tuple(
+        Take(key, name, total(f"{name}, whole order", "g", tuple(named)))
+        for key, named in by_formula.items()
+        for name in (readings[key].formula.name,)
+    )

@@ -1,0 +1,76 @@
+"""The method of a formula: steps, and the waits the planner has to respect."""
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+from fernbell.core.errors import check_range
+
+LONGEST_WAIT_MIN = 14 * 24 * 60.0
+_HOUR_FROM_MIN = 90
+
+
+class WaitKind(StrEnum):
+    """What happens while nobody works on it."""
+
+    REST = "rest"
+    SET = "set"
+    CHILL = "chill"
+    FREEZE = "freeze"
+    THAW = "thaw"
+
+
+@dataclass(frozen=True, slots=True)
+class Wait:
+    """A time that has to pass, at least and at most (None: no harm in longer).
+
+    `placed` says that it begins once the preparation is in the dessert; otherwise it is over
+    before the preparation is used.
+    """
+
+    kind: WaitKind
+    least_min: float
+    most_min: float | None = None
+    placed: bool = False
+
+    def __post_init__(self) -> None:
+        check_range("least_min", self.least_min, most=LONGEST_WAIT_MIN, open_least=True)
+        if self.most_min is not None:
+            check_range("most_min", self.most_min, least=self.least_min, most=LONGEST_WAIT_MIN)
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One step of a method, and the wait it ends with."""
+
+    text: str
+    wait: Wait | None = None
+
+
+def wait_words(wait: Wait) -> str:
+    """A wait as it is said in the kitchen.
+
+    Args:
+        wait: the wait [min].
+    Returns:
+        text such as 'freeze 1-4 h' or 'chill 30 min or longer' [text].
+    Source:
+        definition.
+    """
+    least, most = wait.least_min, wait.most_min
+    if most is None:
+        return f"{wait.kind} {_duration(least)} or longer"
+    if most == least:
+        return f"{wait.kind} {_duration(least)}"
+    if least >= 60 and most >= _HOUR_FROM_MIN:
+        return f"{wait.kind} {_hours(least)}–{_duration(most)}"
+    if most < _HOUR_FROM_MIN:
+        return f"{wait.kind} {least:g}–{most:g} min"
+    return f"{wait.kind} {_duration(least)} to {_duration(most)}"
+
+
+def _hours(minutes: float) -> str:
+    return f"{round(minutes / 60, 1):g}"
+
+
+def _duration(minutes: float) -> str:
+    return f"{minutes:g} min" if minutes < _HOUR_FROM_MIN else f"{_hours(minutes)} h"

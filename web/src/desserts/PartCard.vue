@@ -1,0 +1,116 @@
+<script setup lang="ts">
+/** The selected part: its measures, the working beneath them, and what can be kept of it. */
+import { computed, defineAsyncComponent, ref } from 'vue'
+
+import type { FormulaBrief, Part, PartResult } from '../api/types'
+import { figure } from '../kit/format'
+import { useWorking } from '../kit/working'
+import PartEditor from './PartEditor.vue'
+import { type Chosen, fieldPath, sameChoice, withPart } from './parts'
+import type { Composing } from './useComposing'
+
+const KeepStack = defineAsyncComponent(() => import('./KeepStack.vue'))
+const props = defineProps<{
+  work: Composing
+  part: Part
+  formulas: FormulaBrief[]
+  disabled: boolean
+}>()
+const { view, solved, problem, chosen } = props.work
+const { show } = useWorking()
+const keeping = ref(false)
+
+const layer = computed(() =>
+  props.part.rule === 'insert'
+    ? (props.part.layers.find((one) => one.key === chosen.value?.layer) ?? null)
+    : null,
+)
+const result = computed(() => solved.value?.parts.find((one) => sameChoice(chosen.value, one)))
+
+function errorsUnder(at: Chosen | null) {
+  const path = view.value && at ? fieldPath(view.value, at) : ''
+  return (field: string) => problem.value?.at(`${path}.${field}`)
+}
+const errorAt = computed(() => errorsUnder(chosen.value && { ...chosen.value, layer: null }))
+const layerErrorAt = computed(() => errorsUnder(chosen.value))
+
+const change = (one: Part) => props.work.edit({ parts: withPart(view.value?.parts ?? [], one) })
+const pourWords = (pour: NonNullable<PartResult['pours']>[number]) =>
+  `${pour.name}: ${figure(pour.volume_ml, 0)} ml` +
+  (pour.mass_g == null ? '' : `, ${figure(pour.mass_g, 0)} g`) +
+  ` from ${figure(pour.low_mm, 1)} to ${figure(pour.high_mm, 1)} mm`
+const arithmetic = computed(
+  () => result.value?.make?.steps?.[0]?.arithmetic ?? result.value?.volume?.arithmetic,
+)
+</script>
+
+<template>
+  <article class="editor" :aria-label="`Measures of ${result?.name ?? ''}`">
+    <header>
+      <h2>{{ result?.name }}</h2>
+      <button v-if="!disabled" type="button" class="open" @click="keeping = true">
+        Keep as a stack
+      </button>
+      <RouterLink v-if="result" :to="`/formulas/${result.formula}`">Its formula</RouterLink>
+    </header>
+    <PartEditor
+      :part="part"
+      :layer="layer"
+      :formulas="formulas"
+      :error-at="errorAt"
+      :layer-error-at="layerErrorAt"
+      :disabled="disabled"
+      @change="change"
+    />
+    <div v-if="result" class="working">
+      <p>{{ arithmetic }}</p>
+      <p v-for="pour in result.pours" :key="pour.name" class="quiet">{{ pourWords(pour) }}</p>
+      <button
+        v-if="result.make ?? result.volume"
+        type="button"
+        class="open"
+        @click="show((result.make ?? result.volume)!)"
+      >
+        Open the working
+      </button>
+    </div>
+    <KeepStack v-if="keeping" :work="work" :part="part" @close="keeping = false" />
+  </article>
+</template>
+
+<style scoped>
+.editor {
+  background: var(--paper);
+  border: 1px solid var(--rule);
+  border-radius: 12px;
+  display: grid;
+  gap: 10px;
+  padding: 14px 16px;
+}
+
+header {
+  align-items: baseline;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+}
+
+h2 {
+  flex: 1 1 auto;
+}
+
+.working {
+  border-left: 3px solid var(--bronze);
+  font-size: 14px;
+  padding-left: 10px;
+}
+
+.open {
+  background: none;
+  border: 0;
+  color: var(--fern);
+  cursor: pointer;
+  padding: 0;
+  text-decoration: underline;
+}
+</style>

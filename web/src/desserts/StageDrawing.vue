@@ -1,0 +1,98 @@
+<script setup lang="ts">
+/** The dessert at one stage of its building: what stands by then, in its mold or out of it. */
+import { computed } from 'vue'
+
+import type { Cut, Stage } from '../api/types'
+import { type Look, patternId } from '../kit/flavors'
+import TexturePatterns from '../kit/TexturePatterns.vue'
+import { loopsPath } from './drawing'
+
+const props = defineProps<{
+  cut: Cut
+  stage: Stage
+  lookOf: (formula: string) => Look
+  /** With textures, for a large picture. */
+  textured?: boolean
+}>()
+
+const shapes = computed(() =>
+  props.stage.shows.flatMap((place) => {
+    const shape = props.cut.section[place]
+    return shape ? [{ ...shape, place, fresh: props.stage.fresh.includes(place) }] : []
+  }),
+)
+const looks = computed(() => shapes.value.map((one) => props.lookOf(one.formula)))
+/** An insert frozen by itself stands in the middle of its own board. */
+const aside = computed(() => {
+  if (props.stage.code !== 'insert') return { x: 0, y: 0 }
+  const points = shapes.value.flatMap((one) => one.loops.flat())
+  const xs = points.map(([x]) => x)
+  const ys = points.map(([, y]) => y)
+  return { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: Math.min(...ys) }
+})
+// Drawn in millimetres, the board at 0.
+const frame = computed(() => ({
+  scale: 1,
+  x0: -aside.value.x,
+  y0: aside.value.y,
+  turn: props.stage.turned ? props.cut.level_mm : undefined,
+}))
+const half = computed(() => props.cut.width_mm / 2 + 4)
+const wall = computed(() => props.cut.mold_width_mm / 2)
+const paint = (formula: string) => {
+  const look = props.lookOf(formula)
+  return props.textured ? `url(#${patternId(look)})` : look.color
+}
+</script>
+
+<template>
+  <svg
+    :viewBox="`${-half} ${-cut.height_mm - 3} ${2 * half} ${cut.height_mm + 6}`"
+    class="picture"
+    aria-hidden="true"
+  >
+    <TexturePatterns v-if="textured" :looks="looks" :scale="0.35" />
+    <path
+      v-for="shape in shapes"
+      :key="shape.place"
+      :d="loopsPath(shape.loops, frame)"
+      :fill="paint(shape.formula)"
+      :fill-rule="shape.rule === 'garnish' ? 'nonzero' : 'evenodd'"
+      :class="{ standing: !shape.fresh }"
+    />
+    <path
+      v-if="stage.in_mold"
+      class="mold"
+      :d="
+        stage.turned
+          ? `M${-wall} ${-cut.rim_mm}V0H${wall}V${-cut.rim_mm}`
+          : `M${-wall} ${-cut.rim_mm}V0M${wall} ${-cut.rim_mm}V0`
+      "
+    />
+    <path class="board" :d="`M${-half} 0H${half}`" />
+  </svg>
+</template>
+
+<style scoped>
+.picture {
+  display: block;
+  width: 100%;
+}
+
+.standing {
+  fill-opacity: 0.62;
+}
+
+.mold {
+  fill: none;
+  stroke: var(--muted);
+  stroke-width: 1.4;
+  vector-effect: non-scaling-stroke;
+}
+
+.board {
+  stroke: var(--ink);
+  stroke-width: 1.4;
+  vector-effect: non-scaling-stroke;
+}
+</style>
