@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ConfigProvider from 'ant-design-vue/es/config-provider'
-import { defineAsyncComponent, ref } from 'vue'
+import { defineAsyncComponent, onMounted, ref } from 'vue'
 
 import { useEventListener } from './kit/useEventListener'
 import { useWorking } from './kit/working'
@@ -10,16 +10,19 @@ import { theme } from './shell/theme'
 import TopStrip from './shell/TopStrip.vue'
 
 const SignIn = defineAsyncComponent(() => import('./shell/SignIn.vue'))
-const WhatNext = defineAsyncComponent(() => import('./shell/WhatNext.vue'))
+const loadWhatNext = () => import('./shell/WhatNext.vue')
+const WhatNext = defineAsyncComponent(loadWhatNext)
 const KeysDialog = defineAsyncComponent(() => import('./shell/KeysDialog.vue'))
 const WorkingDrawer = defineAsyncComponent(() => import('./kit/WorkingDrawer.vue'))
 const { session, person, error } = useSession()
 const { open: working } = useWorking()
 const asking = ref(false)
 const keysShown = ref(false)
+/** Fetched when there is time, so that what is typed after the keys finds it there. */
+onMounted(() => setTimeout(loadWhatNext, 1500))
 
 useEventListener('keydown', (event) => {
-  if (!person.value) return
+  if (!person.value || asking.value || keysShown.value) return
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
     event.preventDefault()
     asking.value = true

@@ -5,7 +5,7 @@ import math
 import pytest
 from fluids.geometry import TANK, A_cylinder, V_cylinder
 
-from fernbell.core.molds import Frame, Plan, Ring, clearance, disc, outline
+from fernbell.core.molds import Frame, Plan, Ring, clearance, disc, moved, outline
 
 
 @pytest.mark.parametrize(("diameter", "height"), [(60, 50), (180, 45), (240, 35)])
@@ -56,7 +56,10 @@ def distance_to_polygon(x: float, y: float, points: tuple[tuple[float, float], .
         (disc(120), Frame(300, 200, 40).plan),
     ],
 )
-def test_clearance_is_the_least_distance_between_the_drawn_edges(inner: Plan, outer: Plan) -> None:
+@pytest.mark.parametrize("shift", [0.0, 4.0, -7.5])
+def test_clearance_is_the_least_distance_between_the_drawn_edges(
+    inner: Plan, outer: Plan, shift: float
+) -> None:
     edge = outline(outer)
-    least = min(distance_to_polygon(x, y, edge) for x, y in outline(inner))
-    assert clearance(inner, outer) == pytest.approx(least, abs=0.12)
+    least = min(distance_to_polygon(x, y, edge) for x, y in moved(outline(inner), shift))
+    assert clearance(inner, outer, shift) == pytest.approx(least, abs=0.12)

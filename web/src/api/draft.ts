@@ -115,7 +115,7 @@ export function useDraft<K extends Kind>(
     if (theirs) revisions.set(shown, theirs)
     draft.value = data
     pending = { id: shown, data }
-    problem.value = null
+    keepUnsaved(kind, shown, { revision: revisions.get(shown) ?? 1, data })
     await save()
   }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Add a part by what it does, of a formula that is there or is written next. */
 import Modal from 'ant-design-vue/es/modal'
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref } from 'vue'
 
 import { useRows, useWrites } from '../api/shelves'
@@ -120,7 +120,7 @@ const shown = computed(() =>
       </fieldset>
       <label>
         <span class="eyebrow">Made of</span>
-        <Select
+        <ChoiceField
           :value="shown"
           :options="options"
           show-search

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The dessert's name, its parts from the top down, and the sizes it is made in. */
 import { MenuItem } from 'ant-design-vue/es/menu'
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 
@@ -127,7 +127,7 @@ useCommands(() =>
       />
       <label v-else class="choose title">
         <span class="unseen">Dessert</span>
-        <Select
+        <ChoiceField
           :bordered="false"
           :value="id"
           :options="dessertOptions"

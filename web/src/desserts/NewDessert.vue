@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A new dessert: its name, and a mold from the wall or a ring measured now. */
 import Modal from 'ant-design-vue/es/modal'
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
@@ -66,7 +66,7 @@ async function measured(): Promise<string> {
       <TextField v-model="name" label="Name" :error="at('name')" />
       <label v-if="molds.length">
         <span class="eyebrow">Made in</span>
-        <Select
+        <ChoiceField
           :value="mold ?? ''"
           :options="options"
           class="mold"

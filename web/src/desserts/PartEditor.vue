@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The measures of the selected part, each by its own rule. */
 import Checkbox from 'ant-design-vue/es/checkbox'
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed } from 'vue'
 
 import type { FormulaBrief, Layer, Part } from '../api/types'
@@ -87,7 +87,7 @@ function commit(measure: Measure, value: number | null) {
     </Checkbox>
     <label class="wide">
       <span class="eyebrow">Made of</span>
-      <Select
+      <ChoiceField
         :value="formula ?? ''"
         :options="options"
         :disabled="disabled"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How one dessert is divided: wedges or rows, so many, or so heavy. */
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed } from 'vue'
 
 import type { Portions, Solved } from '../api/types'
@@ -39,12 +39,12 @@ function say(way: Way) {
 }
 
 const FIELDS: Record<Way, { field: string; label: string; unit?: string; step?: number }[]> = {
-  wedges: [{ field: 'count', label: 'Wedges' }],
+  wedges: [{ field: 'count', label: 'Number' }],
   grid: [
     { field: 'columns', label: 'Along' },
     { field: 'rows', label: 'Across' },
   ],
-  'by count': [{ field: 'count', label: 'Pieces' }],
+  'by count': [{ field: 'count', label: 'Number' }],
   'by weight': [{ field: 'portion_g', label: 'About', unit: 'g', step: 5 }],
 }
 const valueOf = (field: string) =>
@@ -58,7 +58,7 @@ const counted = computed(
   <div class="portions">
     <label class="way">
       <span class="eyebrow">Cut into</span>
-      <Select
+      <ChoiceField
         :value="portions.cut"
         :options="ways"
         :disabled="disabled"

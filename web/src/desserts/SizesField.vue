@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is made at once: each size with its count, its mold, and whether it follows the first. */
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed } from 'vue'
 
 import { useRows } from '../api/shelves'
@@ -60,7 +60,7 @@ function follow() {
     </div>
     <label class="made-in">
       <span class="eyebrow">Made in</span>
-      <Select
+      <ChoiceField
         :value="view?.mold ?? ''"
         :options="options"
         :disabled="disabled"
@@ -86,7 +86,7 @@ function follow() {
     </template>
     <label v-if="!disabled">
       <span class="unseen">Add a size</span>
-      <Select
+      <ChoiceField
         :value="undefined"
         :options="options"
         placeholder="Add a size: choose a mold"

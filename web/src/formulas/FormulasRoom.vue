@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Write a formula: lines by keyboard, what is lost, its air, the method. */
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
@@ -112,7 +112,7 @@ function rename() {
           />
           <label class="choice">
             <span class="eyebrow">Kind</span>
-            <Select
+            <ChoiceField
               :value="entry.kind || undefined"
               :options="kinds"
               :disabled="!mayWrite"
@@ -122,7 +122,7 @@ function rename() {
           </label>
           <label class="choice">
             <span class="eyebrow">Color</span>
-            <Select
+            <ChoiceField
               :value="entry.flavor || undefined"
               :options="flavors"
               :disabled="!mayWrite"

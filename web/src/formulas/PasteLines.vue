@@ -2,7 +2,7 @@
 /** A pasted list, shown line by line as it was understood before anything changes. */
 import { Textarea } from 'ant-design-vue/es/input'
 import Modal from 'ant-design-vue/es/modal'
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref, watch } from 'vue'
 
 import { api, Problem, take } from '../api/client'
@@ -91,7 +91,7 @@ const add = () =>
               <span v-else-if="line.mass_g === null" class="wrong">{{ line.refusal }}</span>
               <label v-else>
                 <span class="unseen">What ‘{{ line.text }}’ is taken as</span>
-                <Select v-model:value="choices[i]" :options="optionsFor(line)" class="as" />
+                <ChoiceField v-model:value="choices[i]" :options="optionsFor(line)" class="as" />
               </label>
             </td>
           </tr>

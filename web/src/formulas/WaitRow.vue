@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One wait of the method: after which step, what, how long at least and at most, and where. */
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 
 import type { Step, Wait } from '../api/types'
 import NumberField from '../kit/NumberField.vue'
@@ -30,7 +30,7 @@ const set = (change: Partial<Wait>) => emit('change', { ...props.wait, ...change
   <li class="wait" :title="text">
     <label>
       <span class="unseen">Which step it ends</span>
-      <Select
+      <ChoiceField
         :value="place"
         :options="places()"
         :disabled="disabled"
@@ -39,7 +39,7 @@ const set = (change: Partial<Wait>) => emit('change', { ...props.wait, ...change
     </label>
     <label>
       <span class="unseen">Kind of wait</span>
-      <Select
+      <ChoiceField
         :value="wait.kind"
         :options="KINDS"
         :disabled="disabled"
@@ -68,7 +68,7 @@ const set = (change: Partial<Wait>) => emit('change', { ...props.wait, ...change
     />
     <label>
       <span class="unseen">Where it waits</span>
-      <Select
+      <ChoiceField
         :value="wait.placed ? 1 : 0"
         :options="WHERE"
         :disabled="disabled"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One ingredient: density, the scale it is weighed on, what one piece weighs. */
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref, watch } from 'vue'
 
 import { useDraft } from '../api/draft'
@@ -83,7 +83,7 @@ function commit() {
     />
     <label class="step">
       <span class="eyebrow">Weighed to</span>
-      <Select
+      <ChoiceField
         :value="entry.weigh_step_g ?? 1"
         :options="STEPS"
         :disabled="disabled"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import Modal from 'ant-design-vue/es/modal'
-import Select from 'ant-design-vue/es/select'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, reactive } from 'vue'
 
 import { api, Problem, take } from '../api/client'
@@ -51,7 +51,7 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
         >
         <label>
           <span class="unseen">Role of {{ one.name }}</span>
-          <Select
+          <ChoiceField
             :value="one.role"
             :options="ROLES"
             @change="(role) => change.mutate({ id: one.id, role: role as Role })"
@@ -77,7 +77,7 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
       />
       <label class="role">
         <span class="eyebrow">Role</span>
-        <Select v-model:value="entry.role" :options="ROLES" />
+        <ChoiceField v-model:value="entry.role" :options="ROLES" />
       </label>
       <button class="deed main" type="submit" :disabled="add.isPending.value">
         Add to the kitchen

@@ -1,0 +1,122 @@
+"""`python -m bench.drag`: how smoothly a drag on the cut goes, and how soon the figures follow.
+
+In headless Chromium against a throwaway demo server, with a dessert of 12 parts. The page counts
+its own animation frames while a handle is dragged for three seconds, and measures from each
+pointer movement that changes something to the ticket's next change.
+"""
+
+import json
+import os
+import statistics
+from itertools import pairwise
+
+from playwright.sync_api import Page, sync_playwright
+
+from bench.service import Visitor
+from bench.timing import yardstick
+from ops.install import CHROMIUM
+from ops.postgres import free_port, throwaway
+from ops.serve import application, environment, prepare_database
+
+SECONDS = 3
+FRAMES_TARGET, FOLLOW_TARGET_MS = 30, 100
+
+WATCH = """
+() => {
+  const seen = { frames: [], moves: [], answers: [] }
+  window.dragSeen = seen
+  const frame = (at) => { seen.frames.push(at); window.dragFrame = requestAnimationFrame(frame) }
+  requestAnimationFrame(frame)
+  new MutationObserver(() => seen.answers.push(performance.now())).observe(
+    document.querySelector('.slip table'), { subtree: true, characterData: true })
+  window.addEventListener('pointermove', () => seen.moves.push(performance.now()), true)
+}
+"""
+
+
+def twelve_parts(visitor: Visitor) -> str:
+    """Key of a dessert of 12 parts, made of the demo's."""
+    listed = json.loads(visitor.get("/api/desserts"))["items"]
+    row = json.loads(visitor.get(f"/api/desserts/{listed[0]['id']}"))
+    fields = ("mold", "built", "portions", "count", "sizes")
+    parts = row["parts"]
+    base = next(part for part in parts if part["rule"] == "base")
+    garnish = next(part for part in parts if part["rule"] == "garnish")
+    more = [{**base, "key": f"more-{i}", "height_mm": 1} for i in range(3)]
+    more += [{**garnish, "key": f"top-{i}", "piece_g": 1} for i in range(2)]
+    entry = {field: row[field] for field in fields}
+    made = visitor.post("/api/desserts", {**entry, "name": "Twelve", "parts": parts + more})
+    return json.loads(made)["id"]
+
+
+def drag(page: Page) -> dict[str, list[float]]:
+    """Drag the quince's thickness up and down for a while; what the page saw."""
+    page.get_by_role("list", name="Parts").get_by_role("button", name="Quince, set").click()
+    handle = page.locator(".handle.height")
+    handle.wait_for()
+    box = handle.bounding_box()
+    assert box is not None
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.evaluate(WATCH)
+    begun = page.evaluate("performance.now()")
+    step = 0
+    while page.evaluate("performance.now()") - begun < SECONDS * 1000:
+        step += 1
+        # A triangle of 8 mm, a movement every frame or two.
+        page.mouse.move(x, y - abs(step % 24 - 12) * 2)
+        page.wait_for_timeout(16)
+    seen: dict[str, list[float]] = page.evaluate("window.dragSeen")
+    page.mouse.up()
+    return seen
+
+
+def report(seen: dict[str, list[float]]) -> None:
+    """Frames a second, the longest gap, and how soon the ticket followed."""
+    frames, moves, answers = seen["frames"], seen["moves"], seen["answers"]
+    gaps = [later - sooner for sooner, later in pairwise(frames)]
+    rate = 1000 * len(gaps) / (frames[-1] - frames[0])
+    worst = sorted(gaps)[int(len(gaps) * 0.95)]
+    print(f"frames a second: {rate:.0f} (target {FRAMES_TARGET}), 95 % within {worst:.0f} ms")
+    # Each change of the ticket answers the first movement nobody answered before it.
+    waits, last = [], 0.0
+    for answer in answers:
+        asked = [move for move in moves if last < move <= answer]
+        if asked:
+            waits.append(answer - asked[0])
+            last = answer
+    late = sorted(waits)[int(len(waits) * 0.95)]
+    print(
+        f"figures follow: {statistics.median(waits):.0f} ms, 95 % within {late:.0f} ms "
+        f"(target {FOLLOW_TARGET_MS}); {len(moves)} movements, {len(waits)} answers"
+    )
+
+
+def main() -> None:
+    """Serve the demo from a throwaway database, drag, and report."""
+    root = ["--no-sandbox"] if os.geteuid() == 0 else []
+    with throwaway() as cluster:
+        cluster.ensure_database("bench")
+        env = environment(cluster, "bench", demo=True)
+        prepare_database(env, demo=True)
+        port = free_port()
+        with application(env, port), sync_playwright() as playwright:
+            site = f"http://127.0.0.1:{port}"
+            dessert = twelve_parts(Visitor(site))
+            browser = playwright.chromium.launch(
+                executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
+            )
+            page = browser.new_page(viewport={"width": 1280, "height": 800})
+            page.goto(site)
+            page.get_by_role("button", name="Ottilie Marsh").click()
+            page.get_by_role("navigation", name="Rooms").wait_for()
+            page.goto(f"{site}/desserts/{dessert}")
+            page.locator("svg .part").first.wait_for()
+            report(drag(page))
+            browser.close()
+    print(f"yardstick, a million additions: {yardstick():.0f} ms")
+
+
+if __name__ == "__main__":
+    main()

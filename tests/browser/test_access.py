@@ -1,0 +1,104 @@
+"""Every screen against the rules of axe-core (WCAG 2.1 A and AA)."""
+
+from collections.abc import Callable
+from pathlib import Path
+from typing import Any
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import come_in
+
+AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
+RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"]
+
+
+def violations(page: Page) -> list[str]:
+    """What axe-core finds, one line a fault."""
+    page.add_script_tag(path=str(AXE))
+    found: dict[str, Any] = page.evaluate(
+        "rules => axe.run(document, { runOnly: { type: 'tag', values: rules } })", RULES
+    )
+    return [
+        f"{one['id']}: {node['target'][-1]} {node['failureSummary'].splitlines()[-1].strip()}"
+        for one in found["violations"]
+        for node in one["nodes"]
+    ]
+
+
+def dessert(page: Page) -> None:
+    page.get_by_role("list", name="Parts").get_by_role("button", name="Quince, set").click()
+    expect(page.get_by_label("Thickness", exact=True)).to_be_visible()
+
+
+def stage(page: Page) -> None:
+    page.get_by_role("button", name="Main pour").click()
+
+
+def findings(page: Page) -> None:
+    dessert(page)
+    page.get_by_label("Across", exact=True).fill("195")
+    page.get_by_label("Across", exact=True).press("Enter")
+    expect(page.get_by_text("from the wall;")).to_be_visible()
+
+
+def dialog(key: str, title: str) -> Callable[[Page], None]:
+    def opened(page: Page) -> None:
+        page.keyboard.press(key)
+        expect(page.get_by_role("dialog", name=title)).to_be_visible()
+        page.wait_for_timeout(400)  # it fades in, and what is half seen has no contrast
+
+    return opened
+
+
+def room(name: str, row: str = "") -> Callable[[Page], None]:
+    def entered(page: Page) -> None:
+        page.get_by_role("navigation", name="Rooms").get_by_role("link", name=name).click()
+        if row:
+            page.get_by_role("complementary").get_by_role("link", name=row).first.click()
+        page.wait_for_load_state("networkidle")
+
+    return entered
+
+
+def sheets(page: Page) -> None:
+    page.get_by_role("link", name="Scaled sheets").click()
+    expect(page.get_by_role("article").first).to_be_visible()
+
+
+def pasted(page: Page) -> None:
+    room("Formulas", "Quince, set")(page)
+    page.get_by_role("button", name="Paste a list").click()
+    page.get_by_role("dialog").get_by_role("textbox").fill("250 g cream\n12 medlars\nno")
+    page.get_by_role("button", name="Show what is understood").click()
+    expect(page.get_by_role("dialog").get_by_role("row").first).to_be_visible()
+    page.wait_for_timeout(400)
+
+
+SCREENS = {
+    "a dessert": dessert,
+    "a dessert with findings": findings,
+    "a stage of the building": stage,
+    "adding a part": dialog("a", "Add a part"),
+    "the keys": dialog("?", "Keys"),
+    "what next": dialog("Control+k", "What next?"),
+    "sheets": sheets,
+    "a formula": room("Formulas", "Malt crémeux"),
+    "a pasted list": pasted,
+    "the pantry": room("Pantry", "Almonds"),
+    "the molds": room("Molds", "Ring 20"),
+}
+
+
+@pytest.mark.parametrize("name", SCREENS)
+def test_axe_finds_nothing(page: Page, demo: str, name: str) -> None:
+    come_in(page, demo)
+    expect(page.get_by_role("group", name="The cut")).to_be_visible()
+    SCREENS[name](page)
+    assert violations(page) == []
+
+
+def test_axe_finds_nothing_at_the_door(page: Page, demo: str) -> None:
+    page.goto(demo)
+    expect(page.get_by_role("button", name="Ottilie Marsh")).to_be_visible()
+    assert violations(page) == []

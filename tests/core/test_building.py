@@ -1,0 +1,256 @@
+"""The building: its order, upright and upside down, its waits; hearts off center; words; stacks."""
+
+from dataclasses import replace
+
+import pytest
+from hypothesis import given, settings
+
+from fernbell.core.desserts import (
+    Base,
+    Dessert,
+    Fill,
+    Insert,
+    Layer,
+    Stage,
+    Wedges,
+    place_stack,
+    solve,
+)
+from fernbell.core.errors import CoreError, OutOfRange
+from fernbell.core.formulas import Book, Formula, Line, Wait, WaitKind, wait_words
+from fernbell.core.molds import Ring
+from fernbell.core.pantry import Ingredient
+from fernbell.server.demo.book import demo_book
+from fernbell.server.demo.desserts import REEDBED
+from tests.core.drawing import WITH_DENSITY, desserts
+from tests.core.kitchen import BOOK, entremet
+
+TURNED = replace(REEDBED, built="upside down")
+
+
+def stages(dessert: Dessert, book: Book | None = None) -> tuple[Stage, ...]:
+    return solve(dessert, book or demo_book(), 1)[0].stages
+
+
+def codes(dessert: Dessert) -> list[str]:
+    return [stage.code for stage in stages(dessert)]
+
+
+# The order of the hands; common practice.
+def test_upright_it_goes_base_seal_heart_main_pour() -> None:
+    assert codes(REEDBED) == [
+        *("insert", "line", "base", "base", "pour", "set", "pour"),
+        *("unmold", "coat", "band", "garnish"),
+    ]
+
+
+def test_upside_down_the_main_pour_comes_first_and_the_base_last() -> None:
+    assert codes(TURNED) == [
+        *("insert", "line", "pour", "set", "pour", "base", "base"),
+        *("unmold", "coat", "band", "garnish"),
+    ]
+    names = [stage.title for stage in stages(TURNED) if stage.code == "base"]
+    assert names == ["Brown-butter sponge", "Rye crumble base"]
+
+
+@settings(max_examples=60)
+@given(desserts(WITH_DENSITY))
+def test_every_shape_of_the_cut_is_built_once_and_stands_at_the_end(dessert: Dessert) -> None:
+    solved, _ = solve(dessert, BOOK, 1)
+    if not solved.stages:
+        return
+    placed = [place for stage in solved.stages if stage.code != "insert" for place in stage.fresh]
+    assert sorted(placed) == list(range(len(solved.cut.section)))
+    assert sorted(solved.stages[-1].shows) == sorted(placed)
+    for stage in solved.stages:
+        assert set(stage.fresh) <= set(stage.shows)
+
+
+@settings(max_examples=60)
+@given(desserts(WITH_DENSITY))
+def test_upside_down_changes_the_order_and_nothing_else(dessert: Dessert) -> None:
+    upright, _ = solve(dessert, BOOK, 3)
+    turned, _ = solve(replace(dessert, built="upside down"), BOOK, 3)
+    for one, other in zip(upright.parts, turned.parts, strict=True):
+        assert (one.make and one.make.value) == (other.make and other.make.value)
+        assert sum(pour.volume_ml for pour in one.pours) == pytest.approx(
+            sum(pour.volume_ml for pour in other.pours)
+        )
+    # Every base is a stage; a heart in two layers is one.
+    assert sorted(stage.code for stage in upright.stages if stage.code != "pour") == sorted(
+        stage.code for stage in turned.stages if stage.code != "pour"
+    )
+
+
+def test_a_heart_is_set_only_on_what_carries_it() -> None:
+    seen = [stage.title for stage in stages(REEDBED)]
+    assert seen.index("Seal") < seen.index("Set Quince heart") < seen.index("Main pour")
+    two = replace(
+        REEDBED,
+        parts=(
+            Fill("mousse", "barley-mousse"),
+            Insert("low", (Layer("l", "quince-set", 5),), 160, 6, name="Low"),
+            Insert("high", (Layer("h", "malt-cremeux", 5),), 160, 25, name="High"),
+        ),
+    )
+    assert [one.title for one in stages(two) if one.code in ("pour", "set")] == [
+        *("Seal", "Set Low", "Pour 2", "Set High", "Main pour"),
+    ]
+    turned = replace(two, built="upside down")
+    assert [one.title for one in stages(turned) if one.code in ("pour", "set")] == [
+        *("Main pour", "Set High", "Pour 2", "Set Low", "Cover"),
+    ]
+
+
+def test_waits_are_the_methods_own_and_usual_where_none_is_named() -> None:
+    by_title = {stage.title: stage for stage in stages(REEDBED)}
+    heart = by_title["Freeze Quince heart"]
+    assert (heart.wait.least_min, heart.wait.most_min) == (120, 240)
+    assert heart.wait_source == "the method of Quince, set"
+    assert by_title["Seal"].wait_source == "common practice"
+    assert by_title["Amber glaze"].ahead == ("Amber glaze: chill 12–48 h first",)
+    assert by_title["Main pour"].cold
+    # Built upside down, the long freeze comes when the base is in.
+    turned = {stage.title: stage for stage in stages(TURNED)}
+    assert turned["Rye crumble base"].wait.least_min == 360
+    assert turned["Cover"].wait is None
+
+
+def test_what_was_frozen_thaws_before_it_is_served_and_small_ones_sooner() -> None:
+    whole = stages(REEDBED)[-2].wait
+    small = stages(replace(REEDBED, mold=Ring(80, 45), parts=REEDBED.parts[:3]))
+    assert whole.kind == WaitKind.THAW
+    thaw = next(stage.wait for stage in small if stage.wait and stage.wait.kind == WaitKind.THAW)
+    assert thaw.most_min < whole.least_min
+    bare = Dessert("Bare", Ring(180, 45), (Base("b", "sponge", 10, 150),), Wedges(8))
+    assert all(stage.wait is None for stage in stages(bare, BOOK))
+
+
+def test_an_empty_mold_has_no_building() -> None:
+    assert stages(Dessert("Empty", Ring(180, 45), (), Wedges(8)), BOOK) == ()
+
+
+@pytest.mark.parametrize(
+    ("least", "most", "words"),
+    [
+        (20, 40, "chill 20–40 min"),
+        (30, None, "chill 30 min or longer"),
+        (60, 240, "chill 1–4 h"),
+        (90, 90, "chill 1.5 h"),
+        (30, 240, "chill 30 min to 4 h"),
+        (720, 2880, "chill 12–48 h"),
+    ],
+)
+def test_waits_are_said_as_in_a_kitchen(least: float, most: float | None, words: str) -> None:
+    assert wait_words(Wait(WaitKind.CHILL, least, most)) == words
+
+
+@pytest.mark.parametrize(
+    ("least", "most", "field"),
+    [
+        (0, None, "least_min"),
+        (-5, None, "least_min"),
+        (60, 30, "most_min"),
+        (1e9, None, "least_min"),
+    ],
+)
+def test_waits_that_cannot_be_are_refused(least: float, most: float | None, field: str) -> None:
+    with pytest.raises(OutOfRange) as refusal:
+        Wait(WaitKind.REST, least, most)
+    assert refusal.value.field == field
+
+
+def heart(offset: float, across: float = 150) -> Insert:
+    return Insert("heart", (Layer("jelly", "jelly", 11),), across, 14, offset)
+
+
+def test_a_heart_off_center_is_nearer_to_one_wall_by_as_much() -> None:
+    # By hand: (180 - 150) / 2 = 15 mm all round; 6 to the side leaves 9.
+    solved, _ = solve(entremet(heart=heart(6)), BOOK, 1)
+    side = next(one for one in solved.cut.dimensions if one.part == "heart" and one.what == "side")
+    assert (side.value_mm, side.short) == (pytest.approx(9), True)
+    assert side.start[0] == 90  # drawn at the wall it is near to
+    finding = next(one for one in solved.findings if one.part == "heart")
+    assert finding.code == "insert-near-wall"
+    assert finding.remedy.startswith("Center it")
+    centered, _ = solve(entremet(heart=heart(0)), BOOK, 1)
+    assert centered.findings == ()
+
+
+def test_a_heart_off_center_takes_as_much_mousse() -> None:
+    def volumes(dessert: Dessert) -> list[float]:
+        return [part.volume.value for part in solve(dessert, BOOK, 1)[0].parts if part.volume]
+
+    assert volumes(entremet(heart=heart(6))) == pytest.approx(volumes(entremet(heart=heart(-3))))
+
+
+def test_a_heart_through_the_wall_is_wrong() -> None:
+    solved, _ = solve(entremet(heart=heart(20)), BOOK, 1)
+    finding = next(one for one in solved.findings if one.part == "heart")
+    assert finding.code == "part-outside"
+    assert "5 mm outside" in finding.message
+
+
+def test_the_cut_is_told_in_sentences() -> None:
+    words = " ".join(solve(entremet(heart=heart(-4)), BOOK, 1)[0].words)
+    for said in (
+        "Ø 18 cm, 45 mm high",
+        "Sponge: base, from 0 to 10 mm, 170 mm across, 5 mm from the wall",
+        "Jelly from 14 to 25 mm",
+        "11 mm from the wall, 4 mm off center to the left, 4 mm over what is below it",
+        "Mousse fills the rest up to 45 mm",
+        "Glaze: 2 mm over top and sides",
+    ):
+        assert said in words
+
+
+STACK = (
+    Insert("heart", (Layer("a", "jelly", 5), Layer("b", "sponge", 6)), 140, 14),
+    Base("base", "sponge", 10, 164),
+)
+
+
+def test_a_stack_keeps_its_gaps_and_stands_on_what_is_there() -> None:
+    empty = Dessert("Empty", Ring(160, 45), (), Wedges(8))
+    insert, base = place_stack(empty, STACK, Ring(180, 45), ("k1", "k2"))
+    assert (insert.across_mm, base.across_mm, insert.lift_mm) == (120, 144, 14)
+    assert (insert.key, base.key) == ("k1", "k2")
+    assert [layer.key for layer in insert.layers] == ["k1-1", "k1-2"]
+    based = replace(empty, parts=(Base("own", "sponge", 8, 150),))
+    insert, _ = place_stack(based, STACK, Ring(180, 45), ("k1", "k2"))
+    assert insert.lift_mm == 22  # its own base goes on the one of 8 mm
+
+
+def test_a_stack_of_a_heart_alone_clears_the_base_there_is() -> None:
+    based = Dessert("Based", Ring(160, 45), (Base("own", "sponge", 20, 150),), Wedges(8))
+    (insert,) = place_stack(based, STACK[:1], Ring(180, 45), ("k",))
+    assert insert.lift_mm >= 20
+
+
+def test_a_second_fill_does_not_come_in_with_a_stack() -> None:
+    with pytest.raises(CoreError, match="already fills the rest"):
+        place_stack(entremet(), (Fill("other", "mousse"),), Ring(180, 45), ("k",))
+
+
+def test_waits_of_two_layers_take_the_longer() -> None:
+    waits = {"short": (60, 90), "long": (180, 300)}
+    book = Book(
+        (Ingredient("water", "Water", 1.0),),
+        tuple(
+            Formula(
+                key,
+                key.capitalize(),
+                (Line("a", 100, "water"),),
+                waits=(Wait(WaitKind.FREEZE, *own, placed=True),),
+            )
+            for key, own in waits.items()
+        ),
+    )
+    dessert = Dessert(
+        "Two",
+        Ring(180, 45),
+        (Insert("i", (Layer("a", "long", 5), Layer("b", "short", 5)), 140, 10),),
+        Wedges(8),
+    )
+    (frozen, *_) = stages(dessert, book)
+    assert frozen.wait.least_min == 180
