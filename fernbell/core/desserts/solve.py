@@ -22,6 +22,7 @@ from fernbell.core.working import Working
 __all__ = ["Measured", "PartResult", "Pour", "Solved", "formulas_used", "measured", "work_out"]
 
 MOST_DESSERTS = 5000
+_BUILDING_ORDER = ("base", "insert", "fill", "coat", "band", "garnish")
 
 Readings = Mapping[str, FormulaReading]
 
@@ -70,18 +71,15 @@ def formulas_used(dessert: Dessert) -> Iterable[str]:
         dessert: parts in a mold [Dessert].
     Returns:
         keys, perhaps more than once [key].
-    Raises:
-        OutOfRange: a part too short for a frame.
     Source:
         definition.
     """
-    layout = lay_out(dessert)
-    yield from (block.formula for block in layout.blocks)
-    if layout.fill:
-        yield layout.fill.formula
-    yield from (part.formula for part in layout.coats)
-    yield from (part.formula for part in layout.bands)
-    yield from (part.formula for part in layout.garnishes)
+    rank = {rule: place for place, rule in enumerate(_BUILDING_ORDER)}
+    for part in sorted(reversed(dessert.parts), key=lambda one: rank[one.rule]):
+        if isinstance(part, Insert):
+            yield from (layer.formula for layer in reversed(part.layers))
+        else:
+            yield part.formula
 
 
 def measured(dessert: Dessert, readings: Readings, count: int) -> Measured:

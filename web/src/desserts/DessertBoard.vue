@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The cut, the view from above with its portions, the selected part's editor, the build strip. */
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 
 import type { FormulaBrief } from '../api/types'
 import { lookOf } from '../kit/flavors'
@@ -26,13 +26,18 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const { view, solved, worked, problem, chosen, part, undo } = props.work
-const { drag, reorder } = useDrag(props.work)
+const { drag, reorder, dragging } = useDrag(props.work)
 const drawing = ref<InstanceType<typeof CutDrawing> | null>(null)
 const turned = ref(false)
 const comparing = ref(false)
 /** Which stage of the building is shown large. */
 const stageAt = ref<number | null>(null)
 const stages = computed(() => solved.value?.stages ?? [])
+/** What the strip along the foot shows: it waits for the end of a drag, which it would slow down. */
+const built = shallowRef(solved.value)
+watch([solved, dragging], ([now, moving]) => {
+  if (!moving) built.value = now
+})
 const stage = computed(() => (stageAt.value === null ? undefined : stages.value[stageAt.value]))
 watch(view, (now, before) => now?.mold !== before?.mold && (stageAt.value = null))
 
@@ -160,10 +165,10 @@ useCommands(() => [
         </div>
       </template>
       <BuildStrip
-        v-if="stages.length"
+        v-if="built?.stages.length"
         class="building"
-        :stages="stages"
-        :cut="solved.cut"
+        :stages="built.stages"
+        :cut="built.cut"
         :look-of="look"
         :at="stageAt"
         @pick="(at) => (stageAt = at)"

@@ -1,11 +1,15 @@
 /** A drag on the cut: shown at once, saved in one step when it ends. */
+import { ref } from 'vue'
+
 import type { DessertEntry, Part } from '../api/types'
 import { type Drag, dragged, droppedAt } from './dragging'
 import { withPart } from './parts'
+import { sameData } from './steps'
 import type { Composing } from './useComposing'
 
 export function useDrag(work: Composing) {
   /** Draft, parts and cut a drag began with. */
+  const dragging = ref(false)
   let from: { draft: DessertEntry; parts: Part[] } | null = null
 
   function go(next: (parts: Part[]) => Part[] | undefined, done: boolean) {
@@ -15,7 +19,11 @@ export function useDrag(work: Composing) {
     from ??= { draft, parts }
     const moved = next(from.parts)
     if (moved && done) void work.edit({ parts: moved }, from.draft)
-    else if (moved) work.preview({ parts: moved }, from.draft)
+    // Between two snaps nothing changes, and nothing is drawn anew.
+    else if (moved && !sameData(moved, work.view.value?.parts)) {
+      work.preview({ parts: moved }, from.draft)
+    }
+    dragging.value = !done
     if (done) from = null
   }
 
@@ -36,5 +44,5 @@ export function useDrag(work: Composing) {
     if (chosen && shown) go(() => droppedAt(shown, chosen, atMm, section), done)
   }
 
-  return { drag, reorder }
+  return { drag, reorder, dragging }
 }
