@@ -47,7 +47,8 @@ def test_from_an_empty_kitchen_to_printed_sheets(page: Page, site: str) -> None:
     page.get_by_role("button", name="Draw it").click()
     expect(page.get_by_role("button", name="1 × Ø 18 cm")).to_be_visible()
     for rule, formula in (("A base on the board", "Shortbread"), ("Fill the rest", "Cloud cream")):
-        page.get_by_role("button", name="Add a part").click()
+        if rule == "Fill the rest":  # the first part is asked for by itself
+            page.get_by_role("button", name="Add a part").click()
         page.get_by_role("dialog").get_by_text(rule).click()
         pick(page, "Made of", formula)
         page.get_by_role("button", name="Add the part").click()

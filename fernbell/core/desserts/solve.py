@@ -75,7 +75,8 @@ def formulas_used(dessert: Dessert) -> Iterable[str]:
         definition.
     """
     rank = {rule: place for place, rule in enumerate(_BUILDING_ORDER)}
-    for part in sorted(reversed(dessert.parts), key=lambda one: rank[one.rule]):
+    upwards = dessert.parts[::-1]
+    for part in sorted(upwards, key=lambda one: rank[one.rule]):
         if isinstance(part, Insert):
             yield from (layer.formula for layer in reversed(part.layers))
         else:

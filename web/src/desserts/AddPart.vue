@@ -2,16 +2,18 @@
 /** Add a part by what it does, of a formula that is there or is written next. */
 import Modal from 'ant-design-vue/es/modal'
 import ChoiceField from '../kit/ChoiceField.vue'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaBrief, Part } from '../api/types'
 import { fitsOption } from '../kit/search'
+import { useFirstFocus } from '../kit/useFirstFocus'
 import { DOES } from './parts'
 
 const props = defineProps<{
   formulas: FormulaBrief[]
-  filled: boolean
+  /** What the dessert has already. */
+  present: Part['rule'][]
   /** Name of the insert a layer is added to, instead of a part. */
   layerOf?: string | undefined
   /** Why the server would not have it. */
@@ -25,7 +27,13 @@ const emit = defineEmits<{
 
 type Rule = Part['rule']
 const rules = Object.entries(DOES) as [Part['rule'], { title: string; text: string }][]
-const rule = ref<Part['rule']>(props.layerOf ? 'insert' : props.filled ? 'insert' : 'base')
+const filled = computed(() => props.present.includes('fill'))
+/** What is not there yet comes first, in the order in which a dessert is built. */
+const missingRule = rules.find(([key]) => !props.present.includes(key))?.[0]
+const rule = ref<Rule>(props.layerOf ? 'insert' : (missingRule ?? 'garnish'))
+const madeOf = ref<InstanceType<typeof ChoiceField> | null>(null)
+const submit = ref<HTMLButtonElement | null>(null)
+useFirstFocus(madeOf)
 const formula = ref<string | null>(null)
 const name = ref('')
 const missing = ref('')
@@ -80,8 +88,9 @@ const newName = ref('')
 function choose(value: unknown) {
   if (value === 'new') newName.value = name.value.trim()
   formula.value = String(value)
+  void nextTick(() => submit.value?.focus())
   const usual = props.formulas.find((one) => one.id === value)?.does as Rule | '' | undefined
-  if (usual && !touched && !(usual === 'fill' && props.filled)) rule.value = usual
+  if (usual && !touched && !(usual === 'fill' && filled.value)) rule.value = usual
 }
 const shown = computed(() =>
   formula.value === 'new' ? `New formula: ${newName.value}` : (formula.value ?? undefined),
@@ -111,6 +120,7 @@ const shown = computed(() =>
             :checked="rule === key"
             :disabled="key === 'fill' && filled"
             @change="pickRule(key)"
+            @click="$event.detail && madeOf?.focus()"
           />
           <strong>{{ does.title }}</strong>
           <span class="quiet">
@@ -121,6 +131,7 @@ const shown = computed(() =>
       <label>
         <span class="eyebrow">Made of</span>
         <ChoiceField
+          ref="madeOf"
           :value="shown"
           :options="options"
           show-search
@@ -132,7 +143,7 @@ const shown = computed(() =>
         />
       </label>
       <p v-if="missing || refusal" class="wrong" role="alert">{{ missing || refusal }}</p>
-      <button class="deed main" type="submit" :disabled="create.isPending.value">
+      <button ref="submit" class="deed main" type="submit" :disabled="create.isPending.value">
         {{ layerOf ? 'Add the layer' : 'Add the part' }}
       </button>
       <fieldset v-if="stacks.length && !layerOf" class="stacks">

@@ -2,7 +2,7 @@
 /** The dessert's name, its parts from the top down, and the sizes it is made in. */
 import { MenuItem } from 'ant-design-vue/es/menu'
 import ChoiceField from '../kit/ChoiceField.vue'
-import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import type { Built, DessertBrief, FormulaBrief, Part } from '../api/types'
@@ -36,7 +36,7 @@ const refusal = ref('')
 
 const parts = computed(() => view.value?.parts ?? [])
 const insert = computed(() => (part.value?.rule === 'insert' ? part.value : null))
-const filled = computed(() => parts.value.some((one) => one.rule === 'fill'))
+const present = computed(() => parts.value.map((one) => one.rule))
 const dessertOptions = computed(() =>
   props.desserts.map((one) => ({ value: one.id, label: one.name })),
 )
@@ -50,6 +50,17 @@ const BUILT: { value: Built; label: string }[] = [
   { value: 'upright', label: 'Upright' },
   { value: 'upside down', label: 'Upside down' },
 ]
+
+/** A dessert just drawn asks for its first part by itself. */
+watch(
+  () => props.id,
+  () => {
+    if (!(history.state as { fresh?: boolean }).fresh || props.disabled || rows.value.length) return
+    history.replaceState({ ...history.state, fresh: false }, '')
+    adding.value = { layerOf: undefined }
+  },
+  { immediate: true },
+)
 
 async function guarded(work: () => Promise<void>) {
   refusal.value = ''
@@ -188,7 +199,7 @@ useCommands(() =>
     <AddPart
       v-if="adding"
       :formulas="formulas"
-      :filled="filled"
+      :present="present"
       :layer-of="adding.layerOf"
       :refusal="refusal"
       @add="add"

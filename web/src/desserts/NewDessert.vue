@@ -9,6 +9,7 @@ import { Problem } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
+import { useFirstFocus } from '../kit/useFirstFocus'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
@@ -17,6 +18,8 @@ const { create } = useWrites('desserts')
 const { create: createMold } = useWrites('molds')
 const NEW_RING = 'new'
 const name = ref('')
+const first = ref<InstanceType<typeof TextField> | null>(null)
+useFirstFocus(first)
 const picked = ref<string>()
 const ring = ref<{ diameter: number | null; height: number | null }>({
   diameter: null,
@@ -41,7 +44,7 @@ async function make() {
     if (!into) return
     const row = await create.mutateAsync({ name: name.value, mold: into })
     emit('close')
-    await router.push(`/desserts/${row.id}`)
+    await router.push({ path: `/desserts/${row.id}`, state: { fresh: true } })
   } catch (error) {
     if (!(error instanceof Problem)) throw error
     refusal.value = error
@@ -63,7 +66,7 @@ async function measured(): Promise<string> {
 <template>
   <Modal open title="A new dessert" :footer="null" width="440px" @cancel="emit('close')">
     <form class="new" novalidate @submit.prevent="make">
-      <TextField v-model="name" label="Name" :error="at('name')" />
+      <TextField ref="first" v-model="name" label="Name" :error="at('name')" />
       <label v-if="molds.length">
         <span class="eyebrow">Made in</span>
         <ChoiceField

@@ -193,6 +193,7 @@ function down(at: number) {
       v-if="!disabled"
       class="typed"
       :within="id"
+      :first="!lines.length && !disabled"
       @add="add"
       @paste="(text) => (pasting = { text })"
     />

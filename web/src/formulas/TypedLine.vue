@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The last row of the grid: '250 g cream', Enter. Arrow keys choose among what fits. */
 import Input from 'ant-design-vue/es/input'
-import { computed, ref, useId } from 'vue'
+import { computed, nextTick, ref, useId, watch } from 'vue'
 
 import { Problem } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
@@ -20,12 +20,19 @@ export interface TypedResult {
 const AMOUNT =
   /^\s*([\d\s.,/½¼¾⅓⅔⅛]+(?:(?:fl oz|k?g|oz|lbs?|[mcd]?l|cups?|tbsp|tsp|sticks?)\b\.?)?)?\s*(.*)$/i
 
-const props = defineProps<{ within: string }>()
+const props = defineProps<{ within: string; first?: boolean }>()
 const emit = defineEmits<{ add: [line: TypedResult]; paste: [text: string] }>()
 const { rows: ingredients } = useRows('ingredients')
 const { rows: formulas } = useRows('formulas')
 const { create } = useWrites('ingredients')
 const id = useId()
+const field = ref<{ focus: () => void } | null>(null)
+/** An empty formula waits for its first line. */
+watch(
+  () => props.within,
+  () => void nextTick(() => props.first && field.value?.focus()),
+  { immediate: true },
+)
 const text = ref('')
 const picked = ref(0)
 const said = ref('')
@@ -115,6 +122,7 @@ function arrow(event: KeyboardEvent) {
 <template>
   <div class="typed">
     <Input
+      ref="field"
       v-model:value="text"
       placeholder="250 g cream"
       aria-label="Type a line: amount and name, then Enter"

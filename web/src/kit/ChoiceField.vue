@@ -25,7 +25,8 @@ const emit = defineEmits<{
   'update:value': [value: string | number]
   search: [typed: string]
 }>()
-const select = ref<{ $el: HTMLElement } | null>(null)
+const select = ref<{ $el: HTMLElement; focus: () => void } | null>(null)
+defineExpose({ focus: () => select.value?.focus() })
 const open = ref(false)
 const LIST = ['aria-controls', 'aria-owns', 'aria-activedescendant']
 

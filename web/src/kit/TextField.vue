@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Input from 'ant-design-vue/es/input'
-import { useId } from 'vue'
+import { ref, useId } from 'vue'
 
 const value = defineModel<string>({ required: true })
 defineProps<{
@@ -13,6 +13,8 @@ defineProps<{
 }>()
 const emit = defineEmits<{ commit: [] }>()
 const id = useId()
+const input = ref<{ focus: () => void } | null>(null)
+defineExpose({ focus: () => input.value?.focus() })
 </script>
 
 <template>
@@ -20,6 +22,7 @@ const id = useId()
     <label :for="id" class="eyebrow">{{ label }}</label>
     <Input
       :id="id"
+      ref="input"
       v-model:value="value"
       :type="type ?? 'text'"
       :autocomplete="autocomplete ?? 'off'"

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import Checkbox from 'ant-design-vue/es/checkbox'
-import { computed, reactive } from 'vue'
+import { computed, reactive, ref } from 'vue'
 
 import { Problem } from '../api/client'
 import TextField from '../kit/TextField.vue'
+import { useFirstFocus } from '../kit/useFirstFocus'
 import { useSession } from './session'
 
 const { session, signIn, signInDemo, found } = useSession()
 const entry = reactive({ kitchen: '', name: '', username: '', password: '', starter: true })
 const first = computed(() => session.value?.first_visit ?? false)
+const door = ref<InstanceType<typeof TextField> | null>(null)
+useFirstFocus(door)
 const people = computed(() => session.value?.demo_people ?? [])
 const problem = computed(() => {
   const error = found.error.value ?? signIn.error.value ?? signInDemo.error.value
@@ -52,7 +55,12 @@ function submit() {
       <form novalidate @submit.prevent="submit">
         <p v-if="people.length" class="eyebrow">or with a name of your own</p>
         <template v-if="first">
-          <TextField v-model="entry.kitchen" label="Kitchen" :error="problem?.at('kitchen')" />
+          <TextField
+            ref="door"
+            v-model="entry.kitchen"
+            label="Kitchen"
+            :error="problem?.at('kitchen')"
+          />
           <TextField v-model="entry.name" label="Your name" :error="problem?.at('name')" />
         </template>
         <TextField

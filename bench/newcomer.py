@@ -1,0 +1,139 @@
+"""`python -m bench.newcomer`: from the empty kitchen to printed sheets of an own dessert.
+
+A newcomer without a manual founds a kitchen, draws a dessert of three parts, writes its three
+formulas and prints. Clicks and keys are counted as they are made; seconds are estimated by the
+keystroke-level model (Card, Moran and Newell 1980, from memory): 0.28 s a key, 1.1 s to point,
+0.2 s to click, 0.4 s to move a hand between keys and mouse, 1.35 s to think before each act.
+"""
+
+import os
+import time
+
+from playwright.sync_api import Locator, Page, expect, sync_playwright
+
+from ops.install import CHROMIUM
+from ops.postgres import free_port, throwaway
+from ops.serve import application, environment, prepare_database
+
+KEY_S, POINT_S, CLICK_S, HOME_S, THINK_S = 0.28, 1.1, 0.2, 0.4, 1.35
+
+PARTS = (
+    ("Shortbread", ["180 g flour", "120 g butter", "60 g sugar"]),
+    ("Quince jelly", ["400 g quince", "60 g sugar", "6 g pectin"]),
+    ("Cloud cream", ["500 g cream", "60 g sugar", "8 g gelatin", "48 g water"]),
+)
+
+
+class Hand:
+    """Clicks and types, counting."""
+
+    def __init__(self, page: Page) -> None:
+        self.page = page
+        self.clicks = self.keys = self.thoughts = self.homings = 0
+        self.on_mouse = True
+
+    def click(self, target: Locator) -> None:
+        """One click."""
+        target.click()
+        self.clicks += 1
+        self._act(mouse=True)
+
+    def type(self, text: str, *, end: str = "") -> None:
+        """Type where the focus is, and perhaps press a last key."""
+        self.page.keyboard.type(text)
+        self.keys += len(text)
+        if end:
+            self.page.keyboard.press(end)
+            self.keys += 1
+        self._act(mouse=False)
+
+    def press(self, key: str) -> None:
+        """One key, without a thought."""
+        self.page.keyboard.press(key)
+        self.keys += 1
+
+    def _act(self, *, mouse: bool) -> None:
+        self.thoughts += 1
+        self.homings += mouse != self.on_mouse
+        self.on_mouse = mouse
+
+    @property
+    def seconds(self) -> float:
+        """By the keystroke-level model."""
+        pointing = self.clicks * (POINT_S + CLICK_S)
+        return pointing + self.keys * KEY_S + self.homings * HOME_S + self.thoughts * THINK_S
+
+
+def walk(page: Page, site: str) -> Hand:
+    """The whole way, by somebody who reads the screen."""
+    hand = Hand(page)
+    page.goto(site)
+    expect(page.get_by_label("Kitchen")).to_be_focused()
+    for text in ("Quay Kitchen", "Mira Holt", "mira"):
+        hand.type(text, end="Tab")
+    hand.type("seven sweet hours", end="Enter")
+    hand.click(page.get_by_role("button", name="Draw a dessert"))
+    expect(page.get_by_role("dialog").get_by_label("Name")).to_be_focused()
+    hand.type("Cloud", end="Enter")
+    for place, (name, lines) in enumerate(PARTS):
+        if place:
+            hand.click(page.get_by_role("button", name="Add a part"))
+        add_part(page, hand, name)
+        hand.click(page.get_by_role("link", name="Its formula"))
+        write(page, hand, lines)
+        hand.click(page.get_by_role("link", name="Desserts"))
+    expect(page.get_by_role("list", name="Parts").get_by_role("listitem")).to_have_count(3)
+    # The shortbread is baked: its density is weighed, and asked for by its finding.
+    hand.click(page.get_by_role("link", name="Scaled sheets"))
+    expect(page.get_by_role("article")).to_have_count(3)
+    hand.click(page.get_by_role("button", name="Print the sheets"))
+    return hand
+
+
+def add_part(page: Page, hand: Hand, name: str) -> None:
+    """A part of a formula that is not there yet; what it does is proposed."""
+    made_of = page.get_by_role("dialog").get_by_role("combobox", name="Made of")
+    expect(made_of).to_be_focused()
+    hand.type(name)
+    page.locator(".ant-select-item-option-active").get_by_text(name).wait_for()
+    hand.press("Enter")
+    expect(page.get_by_role("button", name="Add the part")).to_be_focused()
+    hand.press("Enter")
+    expect(page.get_by_role("link", name="Its formula")).to_be_visible()
+
+
+def write(page: Page, hand: Hand, lines: list[str]) -> None:
+    """The lines of a new formula, typed one after the other."""
+    typed = page.get_by_role("combobox", name="Type a line")
+    for place, line in enumerate(lines, start=1):
+        expect(typed).to_be_focused()
+        hand.type(line, end="Enter")
+        expect(page.get_by_label("Grams of")).to_have_count(place)
+        expect(typed).to_have_value("")
+
+
+def main() -> None:
+    """Walk through an empty kitchen and say what it took."""
+    root = ["--no-sandbox"] if os.geteuid() == 0 else []
+    with throwaway() as cluster:
+        cluster.ensure_database("bench")
+        env = environment(cluster, "bench", demo=False)
+        prepare_database(env, demo=False)
+        port = free_port()
+        with application(env, port), sync_playwright() as playwright:
+            browser = playwright.chromium.launch(
+                executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
+            )
+            page = browser.new_page(viewport={"width": 1280, "height": 800})
+            page.add_init_script("window.print = () => undefined")
+            begun = time.perf_counter()
+            hand = walk(page, f"http://127.0.0.1:{port}")
+            machine = time.perf_counter() - begun
+            browser.close()
+    print(f"clicks: {hand.clicks}, keys: {hand.keys}, acts: {hand.thoughts}")
+    print(f"a person, by the keystroke-level model: {hand.seconds:.0f} s (target 300)")
+    print(f"this machine's hand: {machine:.0f} s")
+
+
+if __name__ == "__main__":
+    main()
