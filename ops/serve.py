@@ -218,6 +218,7 @@ def _wait_for(child: subprocess.Popen[bytes], port: int) -> None:
 def _secret() -> str:
     path = STATE / "secret"
     if not path.exists():
+        path.parent.mkdir(parents=True, exist_ok=True)
         path.write_text(secrets.token_urlsafe(40))
         path.chmod(0o600)
     return path.read_text()

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 
-import type { PartOf } from '../api/types'
-import { type Drag, dragged, snapped } from './dragging'
+import type { Outline, Part, PartOf } from '../api/types'
+import { canReorder, type Drag, dragged, droppedAt, snapped } from './dragging'
 
 const base: PartOf<'base'> = {
   key: 'b',
@@ -51,5 +51,83 @@ describe('dragged', () => {
     expect(dragged(fill, null, drag('level', -5), 45)).toEqual({ ...fill, level_mm: 40 })
     const low = { ...fill, level_mm: 40 }
     expect(dragged(low, null, drag('level', 9), 45)).toEqual(fill)
+  })
+})
+
+describe('a moved heart', () => {
+  const move = (aside: number, by: number, fine = false): Drag => ({
+    handle: 'move',
+    by,
+    aside,
+    fine,
+  })
+  const moved = (from: PartOf<'insert'>, to: Drag) => {
+    const { offset_mm, lift_mm } = dragged(from, null, to, 45) as PartOf<'insert'>
+    return [offset_mm, lift_mm]
+  }
+
+  it('goes aside and up by whole millimetres, or half ones', () => {
+    expect(moved(heart, move(11.6, 2.6))).toEqual([12, 23])
+    expect(moved(heart, move(-11.7, 0.2, true))).toEqual([-11.5, 20])
+  })
+
+  it('is caught by the middle, unless one wants it just beside', () => {
+    expect(moved({ ...heart, offset_mm: 12 }, move(-11.1, 0))).toEqual([0, 20])
+    expect(moved(heart, move(1, 0, true))).toEqual([1, 20])
+    // Lifted only, it stays where it is.
+    expect(moved({ ...heart, offset_mm: 1 }, move(0, 3))).toEqual([1, 23])
+  })
+
+  it('does not sink below the board', () => {
+    expect(moved(heart, move(0, -40))).toEqual([0, 0])
+  })
+
+  it('leaves what is no heart alone', () => {
+    expect(dragged(base, null, move(5, 5), 45)).toBe(base)
+  })
+})
+
+describe('droppedAt', () => {
+  const upper = { ...base, key: 'upper' }
+  const parts: Part[] = [heart, upper, base]
+  const box = (part: string, layer: string | null, low: number, high: number): Outline => ({
+    part,
+    layer,
+    rule: layer ? 'insert' : 'base',
+    formula: 'f',
+    loops: [
+      [
+        [-50, low],
+        [50, low],
+        [50, high],
+        [-50, high],
+      ],
+    ],
+  })
+  const section = [
+    box('b', null, 0, 8),
+    box('upper', null, 8, 16),
+    box('h', 'low', 20, 30),
+    box('h', 'top', 30, 36),
+  ]
+  const order = (next: Part[]) =>
+    next.flatMap((one) => (one.rule === 'insert' ? one.layers.map((layer) => layer.key) : one.key))
+
+  it('changes bases when one is carried past the middle of the other', () => {
+    const chosen = { part: 'b', layer: null }
+    expect(order(droppedAt(parts, chosen, 11, section))).toEqual(['top', 'low', 'upper', 'b'])
+    expect(order(droppedAt(parts, chosen, 13, section))).toEqual(['top', 'low', 'b', 'upper'])
+  })
+
+  it('changes the layers of a heart among themselves', () => {
+    const chosen = { part: 'h', layer: 'low' }
+    expect(order(droppedAt(parts, chosen, 34, section))).toEqual(['low', 'top', 'upper', 'b'])
+    expect(order(droppedAt(parts, chosen, 2, section))).toEqual(['top', 'low', 'upper', 'b'])
+  })
+
+  it('has nothing to do with what stands alone', () => {
+    expect(canReorder(fill)).toBe(false)
+    expect(canReorder({ ...heart, layers: heart.layers.slice(0, 1) })).toBe(false)
+    expect(droppedAt(parts, { part: 'm', layer: null }, 5, section)).toBe(parts)
   })
 })

@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest'
 
-import { fit, heightFor, loopsPath, marks, rulerStep, scaleWords, toX, toY } from './drawing'
+import {
+  fit,
+  heightFor,
+  loopsPath,
+  marks,
+  rulerStep,
+  scaleWords,
+  toX,
+  toY,
+  upwards,
+} from './drawing'
 
 const margins = { left: 40, right: 60, top: 20, bottom: 30 }
 
@@ -54,5 +64,15 @@ describe('rulers', () => {
 
   it('tells the scale against life size', () => {
     expect(scaleWords(96 / 25.4)).toBe('1:1 at 100 %')
+  })
+})
+
+describe('turned over', () => {
+  it('puts the top on the board and drags the other way', () => {
+    const frame = fit({ width: 200, height: 45 }, { width: 700, height: 260 }, margins, 45)
+    expect(toY(frame, 45)).toBe(230)
+    expect(toY(frame, 0)).toBeLessThan(toY(frame, 45))
+    expect(upwards(frame, 3)).toBe(-3)
+    expect(upwards({ ...frame, turn: undefined }, 3)).toBe(3)
   })
 })

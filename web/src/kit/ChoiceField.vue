@@ -62,7 +62,7 @@ function choose(value: unknown) {
     :filter-option="filterOption ?? true"
     :bordered="bordered"
     @change="choose"
-    @search="(typed: string) => emit('search', typed)"
+    v-bind="showSearch ? { onSearch: (typed: string) => emit('search', typed) } : {}"
     @dropdown-visible-change="(now: boolean) => (open = now)"
   />
 </template>
