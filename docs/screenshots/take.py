@@ -26,11 +26,14 @@ def working(page: Page) -> None:
 
 def findings(page: Page) -> None:
     """An insert too near the wall, and portions too heavy."""
+    if page.get_by_role("button", name="6 × Ø 8 cm").is_visible():
+        page.get_by_role("button", name="6 × Ø 8 cm").click()
+        page.get_by_role("button", name="Take out this size").click()
     desserts(page)
-    for label, value in (("Across", "188"), ("Wedges", "6")):
+    for label, value in (("Across", "188"), ("Number", "6")):
         page.get_by_label(label, exact=True).fill(value)
         page.get_by_label(label, exact=True).press("Enter")
-    page.get_by_text("from the wall").wait_for()
+    page.get_by_text("from the wall;").wait_for()
     page.get_by_text("is heavy").wait_for()
 
 
@@ -61,7 +64,41 @@ def molds(page: Page) -> None:
     page.get_by_label("Corner radius").wait_for()
 
 
-# The findings change the demo dessert, so they come last.
+def building(page: Page) -> None:
+    """The main pour, large."""
+    page.get_by_role("button", name="Main pour").click()
+    page.get_by_role("region", name="Stage 7").wait_for()
+
+
+def sizes(page: Page) -> None:
+    """A second size, turned over."""
+    page.get_by_role("button", name="Turned over").click()
+    page.get_by_role("combobox", name="Add a size").locator("xpath=ancestor::label").click()
+    page.locator(".ant-select-item-option").get_by_text("Ring 8 cm").click()
+    page.get_by_text("Follows the first size").wait_for()
+
+
+def pasting(page: Page) -> None:
+    """A pasted list as it was understood."""
+    formulas(page)
+    page.get_by_role("button", name="Paste a list").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_role("textbox").fill(
+        "Ingredient\tGrams\nCream, 35 %\t430\nMilk, whole\t1 200\n2 tbsp honey\n"
+        "3 egg yolks\nMedlar pulp: 120 g\nsalt\nTotal\t1 800"
+    )
+    dialog.get_by_role("button", name="Show what is understood").click()
+    dialog.get_by_role("table").wait_for()
+
+
+def keys(page: Page) -> None:
+    """The list of keys."""
+    page.keyboard.press("?")
+    page.get_by_role("dialog", name="Keys").wait_for()
+    page.wait_for_timeout(400)
+
+
+# The sizes and findings change the demo dessert, so they come last.
 VIEWS: tuple[Callable[[Page], None], ...] = (
     desserts,
     working,
@@ -69,6 +106,10 @@ VIEWS: tuple[Callable[[Page], None], ...] = (
     formulas,
     pantry,
     molds,
+    building,
+    pasting,
+    keys,
+    sizes,
     findings,
 )
 

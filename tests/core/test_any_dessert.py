@@ -102,7 +102,7 @@ def test_the_drawing_is_finite_and_inside_the_room_it_asks_for(dessert: Dessert)
         for loop in shape.loops:
             for x, y in loop:
                 assert abs(x) <= cut.width_mm / 2 + 20
-                assert -1e-9 <= y <= cut.height_mm + 1e-6
+                assert -1e-9 <= y <= cut.height_mm + 0.01  # points are drawn to 0.01 mm
     assert {one.part for one in cut.section} <= {part.key for part in dessert.parts}
 
 

@@ -19,8 +19,8 @@ from fernbell.core.molds.straight import MM3_PER_ML
 Loop = tuple[Point, ...]
 
 _CIRCLE_STEPS = 96
-_CIRCLE = tuple((math.cos(math.pi * i / 6), math.sin(math.pi * i / 6)) for i in range(12))
-_HALF_CIRCLE = tuple((math.cos(math.pi * i / 8), math.sin(math.pi * i / 8)) for i in range(9))
+_CIRCLE = tuple((math.cos(math.pi * i / 9), math.sin(math.pi * i / 9)) for i in range(18))
+_HALF_CIRCLE = tuple((math.cos(math.pi * i / 12), math.sin(math.pi * i / 12)) for i in range(13))
 
 
 @dataclass(frozen=True, slots=True)
@@ -125,6 +125,11 @@ def draw(
     )
 
 
+def _at(x: float, y: float) -> Point:
+    """A point as it is drawn, to 0.01 mm."""
+    return round(x, 2), round(y, 2)
+
+
 def _box(x0: float, x1: float, y0: float, y1: float) -> Loop:
     return ((x0, y0), (x1, y0), (x1, y1), (x0, y1))
 
@@ -189,7 +194,7 @@ def _standing_garnish(pieces: Pieces, board: float) -> Iterator[Shape]:
     """Pieces on the far half, seen behind the cut."""
     for garnish, centers, radius in pieces:
         loops = tuple(
-            tuple((x + radius * dx, board + radius * dy) for dx, dy in _HALF_CIRCLE)
+            tuple(_at(x + radius * dx, board + radius * dy) for dx, dy in _HALF_CIRCLE)
             for x, y in centers
             if y >= 0
         )
@@ -235,7 +240,8 @@ def _top_view(
             "garnish",
             one.formula,
             tuple(
-                tuple((x + radius * dx, y + radius * dy) for dx, dy in _CIRCLE) for x, y in centers
+                tuple(_at(x + radius * dx, y + radius * dy) for dx, dy in _CIRCLE)
+                for x, y in centers
             ),
         )
         for one, centers, radius in pieces
@@ -253,7 +259,7 @@ def _portion_lines(
             return (), ()
 
         def rim(turn: float) -> Point:
-            return radius * math.sin(2 * math.pi * turn), radius * math.cos(2 * math.pi * turn)
+            return _at(radius * math.sin(2 * math.pi * turn), radius * math.cos(2 * math.pi * turn))
 
         steps = max(4, _CIRCLE_STEPS // count)
         arc = tuple(rim(step / steps / count) for step in range(steps + 1))

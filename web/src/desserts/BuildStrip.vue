@@ -30,6 +30,7 @@ function walk(to: number) {
         type="button"
         :class="['stage', { cold: stage.cold, shown: i === at }]"
         :aria-pressed="i === at"
+        :title="stage.title"
         @click="emit('pick', i === at ? null : i)"
         @keydown.left.prevent="walk(i - 1)"
         @keydown.right.prevent="walk(i + 1)"
@@ -91,8 +92,12 @@ li {
 }
 
 strong {
+  -webkit-box-orient: vertical;
+  display: -webkit-box;
   font-size: 13px;
+  -webkit-line-clamp: 2;
   line-height: 1.2;
+  overflow: hidden;
   overflow-wrap: anywhere;
 }
 

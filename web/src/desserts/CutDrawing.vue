@@ -37,7 +37,7 @@ const emit = defineEmits<{
 const box = ref<HTMLElement | null>(null)
 const size = useSize(box)
 const MARGINS = { left: 46, right: 64, top: 14, bottom: 34 }
-const TALLEST = 285
+const TALLEST = 240
 const IN_MOLD = new Set(['fill', 'base', 'insert'])
 const wordsId = useId()
 const mm = computed(() => ({ width: props.cut.width_mm, height: props.cut.height_mm }))

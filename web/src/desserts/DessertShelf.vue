@@ -136,7 +136,7 @@ useCommands(() =>
         @keydown.enter="rename"
         @focusout="rename"
       />
-      <label v-else class="choose title">
+      <label v-else :class="['choose', 'title', { long: view.name.length > 34 }]">
         <span class="unseen">Dessert</span>
         <ChoiceField
           :bordered="false"
@@ -236,6 +236,10 @@ useCommands(() =>
   overflow-wrap: anywhere;
   padding-block: 3px;
   white-space: normal;
+}
+
+.title.long :deep(.ant-select-selection-item) {
+  font-size: 17px;
 }
 
 .heads {

@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { useRow } from '../api/shelves'
+import { useRow, useRows } from '../api/shelves'
 import { figure } from '../kit/format'
 import LookSwatch from '../kit/LookSwatch.vue'
 import NumberField from '../kit/NumberField.vue'
@@ -20,6 +20,15 @@ const sheets = useSheets(
 )
 const pages = computed(() => sheets.data.value ?? [])
 const refusal = computed(() => sheets.error.value?.message ?? dessert.error.value?.message)
+const { rows: molds } = useRows('molds')
+const several = computed(() => Boolean(dessert.data.value?.sizes.length))
+/** '6 × Ring 20 cm + 12 × Ring 8 cm'. */
+const made = computed(() => {
+  const row = dessert.data.value
+  const nameOf = (id: string) => molds.value.find((one) => one.id === id)?.name ?? '…'
+  const others = (row?.sizes ?? []).map((one) => `${one.count ?? 1} × ${nameOf(one.mold)}`)
+  return [`${count.value} × ${row?.mold_name ?? '…'}`, ...others].join(' + ')
+})
 const today = new Date().toLocaleDateString('en-GB', { dateStyle: 'long' })
 
 const print = () => window.print()
@@ -37,7 +46,7 @@ const jump = (formula: string) =>
       </p>
       <h1>Sheets</h1>
       <NumberField
-        label="For how many desserts"
+        :label="several ? 'For how many of the first size' : 'For how many desserts'"
         :value="count"
         :error="refusal"
         @commit="(v) => v !== null && router.replace({ query: { count: v } })"
@@ -58,7 +67,7 @@ const jump = (formula: string) =>
     <section class="pages" aria-label="Scaled sheets">
       <header class="heading">
         <h1>{{ dessert.data.value?.name }}</h1>
-        <p>{{ count }} × {{ dessert.data.value?.mold_name }} · {{ today }}</p>
+        <p>{{ made }} · {{ today }}</p>
       </header>
       <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
       <p v-else-if="sheets.isSuccess.value && !pages.length" class="quiet">

@@ -69,7 +69,7 @@ const thin = computed(() => Math.max(reach.value.x, reach.value.y) / 100)
 <style scoped>
 .top {
   display: block;
-  max-height: 205px;
+  max-height: 195px;
   width: 100%;
 }
 

@@ -61,8 +61,8 @@ function choose(value: unknown) {
     :show-search="showSearch"
     :filter-option="filterOption ?? true"
     :bordered="bordered"
-    @change="choose"
     v-bind="showSearch ? { onSearch: (typed: string) => emit('search', typed) } : {}"
+    @change="choose"
     @dropdown-visible-change="(now: boolean) => (open = now)"
   />
 </template>

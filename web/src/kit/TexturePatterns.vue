@@ -19,7 +19,7 @@ const SIZE = 24
       :width="SIZE"
       :height="SIZE"
       patternUnits="userSpaceOnUse"
-      :patternTransform="scale ? `scale(${scale})` : undefined"
+      v-bind="scale ? { patternTransform: `scale(${scale})` } : {}"
     >
       <rect :width="SIZE" :height="SIZE" :fill="look.color" />
       <g v-if="look.texture === 'crumb'" class="dark">
