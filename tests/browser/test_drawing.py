@@ -198,6 +198,9 @@ def test_a_stack_is_kept_and_used_in_another_dessert(page: Page, demo: str) -> N
     # The gaps are kept: 160 less 2 x 8, and 160 less 2 x 20.
     expect(shelf(page).get_by_role("button", name="Rye crumble base")).to_contain_text("14.4 cm")
     expect(shelf(page).get_by_role("button", name="Malt crémeux")).to_contain_text("12 cm")
+    page.keyboard.press("a")
+    page.get_by_role("button", name="Archive the stack Quince on rye").click()
+    expect(page.get_by_role("dialog")).not_to_contain_text("Quince on rye")
 
 
 def test_a_formula_alone_says_what_it_does(page: Page, demo: str) -> None:

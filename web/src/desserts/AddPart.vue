@@ -7,6 +7,7 @@ import { computed, nextTick, ref } from 'vue'
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaBrief, Part } from '../api/types'
 import { fitsOption } from '../kit/search'
+import { useSession } from '../shell/session'
 import { useFirstFocus } from '../kit/useFirstFocus'
 import { DOES } from './parts'
 
@@ -39,6 +40,8 @@ const name = ref('')
 const missing = ref('')
 const { create } = useWrites('formulas')
 const { rows: stacks } = useRows('stacks')
+const { archive } = useWrites('stacks')
+const { isChef } = useSession()
 
 const KIND_FOR: Record<Part['rule'], string> = {
   base: 'sponge',
@@ -148,15 +151,20 @@ const shown = computed(() =>
       </button>
       <fieldset v-if="stacks.length && !layerOf" class="stacks">
         <legend class="eyebrow">Or one of your stacks</legend>
-        <button
-          v-for="one in stacks"
-          :key="one.id"
-          type="button"
-          class="deed"
-          @click="emit('stack', one.id, one.parts.length)"
-        >
-          {{ one.name }}
-        </button>
+        <span v-for="one in stacks" :key="one.id" class="stack">
+          <button type="button" class="deed" @click="emit('stack', one.id, one.parts.length)">
+            {{ one.name }}
+          </button>
+          <button
+            v-if="isChef"
+            type="button"
+            class="deed small"
+            :aria-label="`Archive the stack ${one.name}`"
+            @click="archive.mutate(one.id)"
+          >
+            ×
+          </button>
+        </span>
       </fieldset>
     </form>
   </Modal>
@@ -180,6 +188,12 @@ fieldset {
 .stacks {
   display: flex;
   flex-wrap: wrap;
+}
+
+.stack {
+  align-items: center;
+  display: flex;
+  gap: 3px;
 }
 
 .does {

@@ -15,6 +15,9 @@ const props = defineProps<{
   textured?: boolean
 }>()
 
+/** Millimetres are some three pixels here. */
+const TEXTURE = 0.35
+
 const shapes = computed(() =>
   props.stage.shows.flatMap((place) => {
     const shape = props.cut.section[place]
@@ -41,7 +44,7 @@ const half = computed(() => props.cut.width_mm / 2 + 4)
 const wall = computed(() => props.cut.mold_width_mm / 2)
 const paint = (formula: string) => {
   const look = props.lookOf(formula)
-  return props.textured ? `url(#${patternId(look)})` : look.color
+  return props.textured ? `url(#${patternId(look, TEXTURE)})` : look.color
 }
 </script>
 
@@ -51,7 +54,7 @@ const paint = (formula: string) => {
     class="picture"
     aria-hidden="true"
   >
-    <TexturePatterns v-if="textured" :looks="looks" :scale="0.35" />
+    <TexturePatterns v-if="textured" :looks="looks" :scale="TEXTURE" />
     <path
       v-for="shape in shapes"
       :key="shape.place"

@@ -2,11 +2,14 @@
 /** SVG patterns for the looks in use: color first, and a texture that reads in grey. */
 import { type Look, patternId } from './flavors'
 
-defineProps<{
-  looks: Look[]
-  /** Of the texture, where the drawing is in millimetres. */
-  scale?: number
-}>()
+withDefaults(
+  defineProps<{
+    looks: Look[]
+    /** Of the texture, where the drawing is in millimetres. */
+    scale?: number
+  }>(),
+  { scale: 1 },
+)
 const SIZE = 24
 </script>
 
@@ -14,12 +17,12 @@ const SIZE = 24
   <defs>
     <pattern
       v-for="look in looks"
-      :id="patternId(look)"
+      :id="patternId(look, scale)"
       :key="patternId(look)"
       :width="SIZE"
       :height="SIZE"
       patternUnits="userSpaceOnUse"
-      v-bind="scale ? { patternTransform: `scale(${scale})` } : {}"
+      v-bind="{ patternTransform: `scale(${scale})` }"
     >
       <rect :width="SIZE" :height="SIZE" :fill="look.color" />
       <g v-if="look.texture === 'crumb'" class="dark">

@@ -56,7 +56,7 @@ export function lookOf(formula?: { flavor: string; kind: string }): Look {
   }
 }
 
-/** Id of the pattern that paints a look. */
-export function patternId(look: Look): string {
-  return `pattern-${look.texture}-${look.color.slice(1)}`
+/** Id of the pattern that paints a look; one a scale, since ids are the whole page's. */
+export function patternId(look: Look, scale = 1): string {
+  return `pattern-${look.texture}-${look.color.slice(1)}${scale === 1 ? '' : `-${scale * 100}`}`
 }
