@@ -6,17 +6,14 @@ has answered yet to the ticket's next change.
 """
 
 import json
-import os
 import statistics
 from itertools import pairwise
 
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page
 
 from bench.service import Visitor
+from bench.stage import chromium, served
 from bench.timing import yardstick
-from ops.install import CHROMIUM
-from ops.postgres import free_port, throwaway
-from ops.serve import application, environment, prepare_database
 
 SECONDS = 4
 FRAMES_TARGET, FOLLOW_TARGET_MS = 30, 100
@@ -99,26 +96,15 @@ def report(seen: dict[str, list[float]]) -> None:
 
 def main() -> None:
     """Serve the demo from a throwaway database, drag, and report."""
-    root = ["--no-sandbox"] if os.geteuid() == 0 else []
-    with throwaway() as cluster:
-        cluster.ensure_database("bench")
-        env = environment(cluster, "bench", demo=True)
-        prepare_database(env, demo=True)
-        port = free_port()
-        with application(env, port), sync_playwright() as playwright:
-            site = f"http://127.0.0.1:{port}"
-            dessert = twelve_parts(Visitor(site))
-            browser = playwright.chromium.launch(
-                executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
-            )
-            page = browser.new_page(viewport={"width": 1280, "height": 800})
-            page.goto(site)
-            page.get_by_role("button", name="Ottilie Marsh").click()
-            page.get_by_role("navigation", name="Rooms").wait_for()
-            page.goto(f"{site}/desserts/{dessert}")
-            page.locator("svg .part").first.wait_for()
-            report(drag(page))
-            browser.close()
+    with served(demo=True) as site, chromium() as browser:
+        dessert = twelve_parts(Visitor(site))
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.goto(site)
+        page.get_by_role("button", name="Ottilie Marsh").click()
+        page.get_by_role("navigation", name="Rooms").wait_for()
+        page.goto(f"{site}/desserts/{dessert}")
+        page.locator("svg .part").first.wait_for()
+        report(drag(page))
     print(f"yardstick, a million additions: {yardstick():.0f} ms")
 
 

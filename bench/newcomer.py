@@ -6,14 +6,11 @@ keystroke-level model (Card, Moran and Newell 1980, from memory): 0.28 s a key, 
 0.2 s to click, 0.4 s to move a hand between keys and mouse, 1.35 s to think before each act.
 """
 
-import os
 import time
 
-from playwright.sync_api import Locator, Page, expect, sync_playwright
+from playwright.sync_api import Locator, Page, expect
 
-from ops.install import CHROMIUM
-from ops.postgres import free_port, throwaway
-from ops.serve import application, environment, prepare_database
+from bench.stage import chromium, served
 
 KEY_S, POINT_S, CLICK_S, HOME_S, THINK_S = 0.28, 1.1, 0.2, 0.4, 1.35
 
@@ -83,7 +80,6 @@ def walk(page: Page, site: str) -> Hand:
         write(page, hand, lines)
         hand.click(page.get_by_role("link", name="Desserts"))
     expect(page.get_by_role("list", name="Parts").get_by_role("listitem")).to_have_count(3)
-    # The shortbread is baked: its density is weighed, and asked for by its finding.
     hand.click(page.get_by_role("link", name="Scaled sheets"))
     expect(page.get_by_role("article")).to_have_count(3)
     hand.click(page.get_by_role("button", name="Print the sheets"))
@@ -114,22 +110,12 @@ def write(page: Page, hand: Hand, lines: list[str]) -> None:
 
 def main() -> None:
     """Walk through an empty kitchen and say what it took."""
-    root = ["--no-sandbox"] if os.geteuid() == 0 else []
-    with throwaway() as cluster:
-        cluster.ensure_database("bench")
-        env = environment(cluster, "bench", demo=False)
-        prepare_database(env, demo=False)
-        port = free_port()
-        with application(env, port), sync_playwright() as playwright:
-            browser = playwright.chromium.launch(
-                executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
-            )
-            page = browser.new_page(viewport={"width": 1280, "height": 800})
-            page.add_init_script("window.print = () => undefined")
-            begun = time.perf_counter()
-            hand = walk(page, f"http://127.0.0.1:{port}")
-            machine = time.perf_counter() - begun
-            browser.close()
+    with served(demo=False) as site, chromium() as browser:
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.add_init_script("window.print = () => undefined")
+        begun = time.perf_counter()
+        hand = walk(page, site)
+        machine = time.perf_counter() - begun
     print(f"clicks: {hand.clicks}, keys: {hand.keys}, acts: {hand.thoughts}")
     print(f"a person, by the keystroke-level model: {hand.seconds:.0f} s (target 300)")
     print(f"this machine's hand: {machine:.0f} s")

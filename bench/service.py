@@ -8,16 +8,11 @@ drawn, and what script and style weigh on the wire.
 import gzip
 import http.cookiejar
 import json
-import os
 import time
 import urllib.request
 
-from playwright.sync_api import sync_playwright
-
+from bench.stage import chromium, served
 from bench.timing import in_turn, yardstick
-from ops.install import CHROMIUM
-from ops.postgres import free_port, throwaway
-from ops.serve import application, environment, prepare_database
 
 RUNS = 300
 
@@ -63,11 +58,7 @@ def measure_api(site: str) -> None:
 
 def measure_first_cut(site: str) -> None:
     """From an empty cache to the cut on the screen, and the weight of script and style."""
-    root = ["--no-sandbox"] if os.geteuid() == 0 else []
-    with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(
-            executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
-        )
+    with chromium() as browser:
         times = []
         for _ in range(5):
             context = browser.new_context(viewport={"width": 1280, "height": 800})
@@ -88,7 +79,6 @@ def measure_first_cut(site: str) -> None:
             page.locator("svg .part").first.wait_for()
             times.append(time.perf_counter() - begun)
             context.close()
-        browser.close()
     print(f"first cut, cold: {sorted(times)[2] * 1000:.0f} ms (target 1500; runs {_ms(times)})")
     print(f"initial script and style: {sum(weights) / 1000:.0f} kB gzipped (target 300)")
 
@@ -105,15 +95,9 @@ def _ms(times: list[float]) -> str:
 
 def main() -> None:
     """Serve the demo from a throwaway database and measure."""
-    with throwaway() as cluster:
-        cluster.ensure_database("bench")
-        env = environment(cluster, "bench", demo=True)
-        prepare_database(env, demo=True)
-        port = free_port()
-        with application(env, port):
-            site = f"http://127.0.0.1:{port}"
-            measure_api(site)
-            measure_first_cut(site)
+    with served(demo=True) as site:
+        measure_api(site)
+        measure_first_cut(site)
     print(f"yardstick, a million additions: {yardstick():.0f} ms")
 
 

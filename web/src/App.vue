@@ -22,7 +22,12 @@ const keysShown = ref(false)
 onMounted(() => setTimeout(loadWhatNext, 1500))
 
 useEventListener('keydown', (event) => {
-  if (!person.value || asking.value || keysShown.value) return
+  if (!person.value) return
+  if (asking.value || keysShown.value) {
+    // A dialog closes itself once it has the focus; this is for whoever is faster.
+    if (event.key === 'Escape') asking.value = keysShown.value = false
+    return
+  }
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
     event.preventDefault()
     asking.value = true

@@ -251,7 +251,7 @@ describe('CutDrawing', () => {
       class {
         constructor(private seen: (entries: object[]) => void) {}
         observe() {
-          this.seen([{ contentRect: { width: 710, height: 300 } }])
+          this.seen([{ contentRect: { width: 590, height: 300 } }])
         }
         unobserve() {}
         disconnect() {}
@@ -298,7 +298,7 @@ describe('CutDrawing', () => {
 
   it('hands on what is dragged in millimetres, and nudges by the keys', async () => {
     const wrapper = await drawing({ part: 'base', layer: null })
-    // 600 pixels for 120 mm: five a millimetre.
+    // 480 pixels for 120 mm: four a millimetre.
     const handle = wrapper.get('.handle.height')
     Object.assign(handle.element, { setPointerCapture: () => undefined })
     const at = (clientY: number, type: string) =>
@@ -311,8 +311,8 @@ describe('CutDrawing', () => {
         }),
       )
     at(100, 'pointerdown')
-    at(85, 'pointermove')
-    at(80, 'pointerup')
+    at(88, 'pointermove')
+    at(84, 'pointerup')
     await handle.trigger('keydown', { key: 'ArrowUp' })
     await wrapper.get('.handle.across').trigger('keydown', { key: 'ArrowLeft', shiftKey: true })
     expect(wrapper.emitted('drag')).toEqual([

@@ -8,6 +8,7 @@ import { useRows, useWrites } from '../api/shelves'
 import type { ReadLine } from '../api/types'
 import { figure } from '../kit/format'
 import { fits } from '../kit/search'
+import { usePicked } from '../kit/usePicked'
 import { readLine } from './useFormula'
 
 export interface TypedResult {
@@ -34,7 +35,6 @@ watch(
   { immediate: true },
 )
 const text = ref('')
-const picked = ref(0)
 const said = ref('')
 const unknown = ref<ReadLine | null>(null)
 const busy = ref(false)
@@ -52,6 +52,7 @@ const offers = computed(() => {
     .sort((a, b) => a.name.length - b.name.length)
     .slice(0, 7)
 })
+const { picked, arrow } = usePicked(() => offers.value.length)
 
 function typed() {
   picked.value = 0
@@ -108,14 +109,6 @@ function pasted(event: ClipboardEvent) {
   if (!all.trim().includes('\n')) return
   event.preventDefault()
   emit('paste', all)
-}
-
-function arrow(event: KeyboardEvent) {
-  if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return
-  event.preventDefault()
-  const count = offers.value.length
-  const by = event.key === 'ArrowDown' ? 1 : -1
-  if (count) picked.value = (picked.value + by + count) % count
 }
 </script>
 

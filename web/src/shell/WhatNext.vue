@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router'
 
 import { useRows } from '../api/shelves'
 import { fits } from '../kit/search'
+import { usePicked } from '../kit/usePicked'
 import { allCommands } from './commands'
 import { ROOMS } from './routes'
 
@@ -14,7 +15,6 @@ const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const id = useId()
 const query = ref('')
-const picked = ref(0)
 const field = ref<{ focus: () => void } | null>(null)
 onMounted(() => void nextTick(() => field.value?.focus()))
 
@@ -47,6 +47,7 @@ const offers = computed<Offer[]>(() => {
   const all = query.value.trim() ? [...deeds, ...rooms, ...rows] : [...deeds, ...rooms]
   return all.filter((one) => fits(`${one.name} ${one.aside}`, query.value)).slice(0, MOST)
 })
+const { picked, arrow } = usePicked(() => offers.value.length)
 watch(query, () => (picked.value = 0))
 
 function take(offer: Offer | undefined) {
@@ -54,14 +55,6 @@ function take(offer: Offer | undefined) {
   emit('close')
   // The dialog gives the focus back first; what is done may take it again.
   void nextTick(() => offer.run())
-}
-
-function arrow(event: KeyboardEvent) {
-  if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return
-  event.preventDefault()
-  const count = offers.value.length
-  const by = event.key === 'ArrowDown' ? 1 : -1
-  if (count) picked.value = (picked.value + by + count) % count
 }
 </script>
 

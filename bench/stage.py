@@ -1,0 +1,35 @@
+"""What a bench in the browser needs: a throwaway server, and Chromium."""
+
+import os
+from collections.abc import Iterator
+from contextlib import contextmanager
+
+from playwright.sync_api import Browser, sync_playwright
+
+from ops.install import CHROMIUM
+from ops.postgres import free_port, throwaway
+from ops.serve import application, environment, prepare_database
+
+
+@contextmanager
+def served(*, demo: bool) -> Iterator[str]:
+    """Address of the application on a database of its own, with the demo kitchen or with none."""
+    with throwaway() as cluster:
+        cluster.ensure_database("bench")
+        env = environment(cluster, "bench", demo=demo)
+        prepare_database(env, demo=demo)
+        port = free_port()
+        with application(env, port):
+            yield f"http://127.0.0.1:{port}"
+
+
+@contextmanager
+def chromium() -> Iterator[Browser]:
+    """Headless Chromium; only root needs to do without its sandbox."""
+    root = ["--no-sandbox"] if os.geteuid() == 0 else []
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(
+            executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
+        )
+        yield browser
+        browser.close()
