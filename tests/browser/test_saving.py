@@ -99,9 +99,13 @@ def test_work_goes_on_without_a_connection_and_is_saved_when_it_is_back(
     enter(page, "Across", "150")
     expect(page.get_by_label("Across", exact=True)).to_have_value("150")
     expect(page.get_by_text("not saved")).to_be_visible()
+    expect(page.get_by_text("These figures are of the drawing before")).to_be_visible()
     page.unroute("**/api/**", cut_off)
-    # Nobody presses anything: it is asked again by itself.
+    # Nobody presses anything: it is asked again by itself, saved and worked out.
     expect(notice).to_be_hidden()
+    # By hand: 6 x pi/4 x 15² x 1.3 = 1378 ml.
+    expect(page.get_by_role("region", name="What it takes")).to_contain_text("1\u202f378")
+    expect(page.get_by_text("These figures are of the drawing before")).to_be_hidden()
     expect(page.get_by_text("saved ", exact=False).first).to_be_visible()
     page.reload()
     select(page, "Quince, set")

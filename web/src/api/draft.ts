@@ -6,7 +6,7 @@ import { type Kind, type Kinds, useRow, useWrites } from './shelves'
 import { dropUnsaved, keepUnsaved, unsavedOf } from './unsaved'
 
 /** How long to wait before the server is asked again after silence. */
-const AGAIN_MS = 3000
+export const AGAIN_MS = 3000
 
 export function useDraft<K extends Kind>(
   kind: K,

@@ -14,6 +14,8 @@ const props = defineProps<{
   worked: WorkedOut
   count: number
   countError?: string | undefined
+  /** Why the figures are of an earlier drawing than the one that is seen. */
+  stale?: string | undefined
   chosen: Chosen | null
   disabled: boolean
 }>()
@@ -52,6 +54,9 @@ function show(finding: Finding) {
         }}</span>
       </div>
     </header>
+    <p v-if="stale" class="stale" role="status">
+      These figures are of the drawing before: {{ stale }}
+    </p>
     <table>
       <tbody>
         <tr
@@ -138,6 +143,15 @@ header {
 
 h3 {
   margin-top: 16px;
+}
+
+.stale {
+  background: var(--amber-wash);
+  border: 1px solid var(--amber-rule);
+  border-radius: var(--round);
+  font-size: 14px;
+  margin-bottom: 8px;
+  padding: 7px 10px;
 }
 
 .count {

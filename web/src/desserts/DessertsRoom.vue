@@ -73,6 +73,7 @@ useCommands(() => [
         v-if="work.worked.value"
         :id="id"
         :worked="work.worked.value"
+        :stale="work.unsolved.value?.message"
         :count="work.view.value.count ?? 1"
         :count-error="work.problem.value?.at('count')"
         :chosen="work.chosen.value"

@@ -95,6 +95,10 @@ header {
   gap: 4px 14px;
 }
 
+header {
+  font-size: 14px;
+}
+
 h2 {
   flex: 1 1 auto;
 }

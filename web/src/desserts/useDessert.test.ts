@@ -97,6 +97,37 @@ describe('useWorkedOut', () => {
     expect(use.error.value?.message).toContain('more than 0')
   })
 
+  it('asks again by itself after silence', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    try {
+      const draft = shallowRef<DessertEntry | null>(entry('lost'))
+      answer = () => {
+        throw new TypeError('no connection')
+      }
+      const use = onScreen(() =>
+        useWorkedOut(
+          () => draft.value,
+          () => '',
+        ),
+      )
+      const turn = async () => {
+        for (let i = 0; i < 12; i += 1) {
+          await vi.advanceTimersByTimeAsync(1)
+          waiting.splice(0).forEach((go) => go())
+        }
+      }
+      await turn()
+      expect(use.error.value?.status).toBe(0)
+      answer = (name) => json(200, worked([result('base', name, 10)]))
+      await vi.advanceTimersByTimeAsync(3000)
+      await turn()
+      expect(shownName(use)).toBe('lost')
+      expect(use.error.value).toBeNull()
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+
   it('shows nothing of a dessert that was left', async () => {
     const draft = shallowRef<DessertEntry | null>(entry('left'))
     const use = onScreen(() =>

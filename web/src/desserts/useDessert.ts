@@ -1,9 +1,9 @@
 /** One dessert on the screen, and what the server works out of it. */
 import { useQuery } from '@tanstack/vue-query'
-import { shallowRef, watch } from 'vue'
+import { onScopeDispose, shallowRef, watch } from 'vue'
 
 import { api, Problem, take } from '../api/client'
-import { useDraft } from '../api/draft'
+import { AGAIN_MS, useDraft } from '../api/draft'
 import type { Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '../api/types'
 
 export function entryOf(row: Dessert): DessertEntry {
@@ -20,9 +20,11 @@ export function useWorkedOut(draft: () => DessertEntry | null, size: () => strin
   let asking = false
   let asked: DessertEntry | null = null
   let askedSize = ''
+  let again: ReturnType<typeof setTimeout> | undefined
 
   async function ask() {
     if (asking) return
+    clearTimeout(again)
     asking = true
     while (asked !== draft() || askedSize !== size()) {
       asked = draft()
@@ -43,8 +45,16 @@ export function useWorkedOut(draft: () => DessertEntry | null, size: () => strin
     } catch (problem) {
       if (!(problem instanceof Problem)) throw problem
       error.value = problem
+      // Silence is asked again; a refusal stays one until the draft changes.
+      if (problem.status === 0) again = setTimeout(askAnew, AGAIN_MS)
     }
   }
+
+  function askAnew() {
+    asked = null
+    void ask()
+  }
+  onScopeDispose(() => clearTimeout(again))
 
   watch([draft, size], ask, { immediate: true })
   return { worked, error }

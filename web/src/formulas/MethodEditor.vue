@@ -76,6 +76,10 @@ const faults = computed(() =>
       <p v-if="!waiting.length" class="quiet">
         No step waits. A rest, a set, a chill or a freeze entered here shows in the building.
       </p>
+      <p v-if="waiting.length" class="heads eyebrow" aria-hidden="true">
+        <span>ends</span><span>what</span><span>at least</span><span>at most</span
+        ><span>where</span>
+      </p>
       <ul class="list waits" aria-labelledby="waits-title">
         <WaitRow
           v-for="{ place, step, wait } in waiting"
@@ -108,12 +112,26 @@ const faults = computed(() =>
 
 <style scoped>
 .method {
+  --wait-columns: 124px 96px minmax(80px, 1fr) minmax(80px, 1fr) 170px 30px;
   display: grid;
   gap: 6px;
   justify-items: start;
 }
 
+.heads {
+  display: grid;
+  gap: 6px;
+  grid-template-columns: var(--wait-columns);
+}
+
+@media (max-width: 1100px) {
+  .heads {
+    display: none;
+  }
+}
+
 .method > :deep(textarea),
+.heads,
 .waits {
   width: 100%;
 }

@@ -92,7 +92,7 @@ const set = (change: Partial<Wait>) => emit('change', { ...props.wait, ...change
   align-items: center;
   display: grid;
   gap: 6px;
-  grid-template-columns: 124px 96px minmax(80px, 1fr) minmax(80px, 1fr) 170px auto;
+  grid-template-columns: var(--wait-columns);
 }
 
 .wait :deep(.ant-select) {
