@@ -107,6 +107,15 @@ _WORDS = {
 }
 
 
+_BOUNDS = {
+    "greater_than_equal": "must be at least {ge}",
+    "less_than_equal": "must be at most {le}",
+    "too_long": "must have at most {max_length} entries",
+    "too_short": "must have at least {min_length}",
+    "string_too_long": "must have at most {max_length} letters",
+}
+
+
 def field_errors(error: ValidationError) -> list[dict[str, str]]:
     """Field and message of each fault pydantic found; core's refusals name their own field."""
     return [_field_error(one) for one in error.errors(include_url=False)]
@@ -118,9 +127,15 @@ def _field_error(one: Any) -> dict[str, str]:
     if isinstance(cause, CoreError):
         return {"field": ".".join([*place, cause.field]), "message": cause.sentence()}
     name = field_words(place[-1]) if place else "The entry"
-    words = _WORDS.get(one["type"])
+    words = _WORDS.get(one["type"]) or _bound_words(one)
     message = f"{name} {words}." if words else f"{name}: {one['msg']}."
     return {"field": ".".join(place), "message": message}
+
+
+def _bound_words(one: Any) -> str | None:
+    """'must be at least 1' for a number or a list beyond its bounds."""
+    words = _BOUNDS.get(one["type"])
+    return words and words.format(**one["ctx"])
 
 
 class FieldApi(NinjaAPI):

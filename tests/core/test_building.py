@@ -126,6 +126,22 @@ def test_what_was_frozen_thaws_before_it_is_served_and_small_ones_sooner() -> No
     assert all(stage.wait is None for stage in stages(bare, BOOK))
 
 
+def test_a_coat_with_a_wait_of_its_own_does_not_swallow_the_thaw() -> None:
+    book = Book(
+        BOOK.ingredients,
+        tuple(
+            replace(one, waits=(Wait(WaitKind.SET, 10, 15, placed=True),))
+            if one.key == "glaze"
+            else one
+            for one in BOOK.formulas
+        ),
+    )
+    coat, thaw = stages(entremet(), book)[-2:]
+    assert (coat.wait_says, coat.cold) == ("set 10–15 min", False)
+    assert (thaw.code, thaw.wait_says) == ("thaw", "thaw 4–8 h")
+    assert thaw.shows == coat.shows
+
+
 def test_an_empty_mold_has_no_building() -> None:
     assert stages(Dessert("Empty", Ring(180, 45), (), Wedges(8)), BOOK) == ()
 

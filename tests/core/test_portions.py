@@ -42,8 +42,11 @@ def test_a_count_of_a_frame_is_cut_as_squarely_as_it_goes(
 
 
 def test_a_count_no_grid_can_have_is_refused() -> None:
-    with pytest.raises(OutOfRange, match="rows times columns"):
+    with pytest.raises(OutOfRange, match="rows times columns") as refusal:
         divide(ByCount(47 * 2), FRAME, None, 0)
+    assert refusal.value.field == "portions"
+    with pytest.raises(OutOfRange, match="at most 60 wedges"):
+        divide(ByCount(61), RING, None, 0)
 
 
 # By hand: 1 333 g without garnish, every portion carrying 1.5 g: 1333 / 118.5 = 11.2.

@@ -127,10 +127,12 @@ def divide(
 
 def _equal(mold: Mold, count: int) -> Division:
     if isinstance(mold, Ring):
+        if count > _MOST_WEDGES:
+            raise OutOfRange("portions", count, f"at most {_MOST_WEDGES} wedges")
         return Wedges(count)
     grids = [grid for grid in _grids() if grid.count == count]
     if not grids:
-        raise OutOfRange("count", count, "rows times columns of at most 40 each")
+        raise OutOfRange("portions", count, "rows times columns of at most 40 each")
     return min(grids, key=lambda grid: _stretch(mold, grid))
 
 

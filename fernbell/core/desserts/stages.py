@@ -1,7 +1,7 @@
 """The building: what stands after each stage, in order, and the wait that follows it."""
 
 from collections.abc import Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.layout import Block, Layout
@@ -151,19 +151,21 @@ class _Builder:
 
     def out_of_the_mold(self) -> Iterator[_Step]:
         """Unmolding and finishing; what was frozen thaws before the garnish."""
-        finishing = [
-            _Step("unmold", "Unmold", "onto a board" + self._turning()),
-            *self._covers(),
-        ]
         small = self.dessert.mold.plan.length_mm < practice.INDIVIDUAL_BELOW.value
         thaw = practice.THAW_SMALL if small else practice.THAW
         frozen = self.layout.fill is not None or bool(self.layout.inserts)
-        *before, last = finishing
-        yield from before
-        yield _Step(
-            *(last.code, last.title, last.says, last.fresh, last.formulas),
-            usual=thaw if frozen else None,
+        *before, last = (
+            _Step("unmold", "Unmold", "onto a board" + self._turning()),
+            *self._covers(),
         )
+        yield from before
+        if not frozen:
+            yield last
+        elif self._own_waits(last):
+            yield last
+            yield _Step("thaw", "Thaw", "in the fridge, slowly and evenly", usual=thaw)
+        else:
+            yield replace(last, usual=thaw)
         for place, garnish in enumerate(self.layout.garnishes, start=self.first_garnish):
             pieces = figure_text(garnish.pieces_per_portion)
             title = self.names[garnish.key, None]
@@ -263,16 +265,20 @@ class _Builder:
 
     def _wait(self, step: _Step) -> tuple[Wait | None, str]:
         """The longest wait a method asks for once it is in place, or the usual one."""
-        own = [
+        own = self._own_waits(step)
+        if own:
+            wait, name = max(own, key=lambda one: one[0].least_min)
+            return wait, f"the method of {name}"
+        return step.usual, COMMON_PRACTICE if step.usual else ""
+
+    def _own_waits(self, step: _Step) -> list[tuple[Wait, str]]:
+        """Waits of the methods that begin now, and whose they are."""
+        return [
             (wait, self.readings[key].formula.name)
             for key in step.formulas
             for wait in self.readings[key].formula.waits
             if wait.placed
         ]
-        if own:
-            wait, name = max(own, key=lambda one: one[0].least_min)
-            return wait, f"the method of {name}"
-        return step.usual, COMMON_PRACTICE if step.usual else ""
 
     def _ahead(self, step: _Step) -> Iterator[str]:
         for key in dict.fromkeys(step.formulas):

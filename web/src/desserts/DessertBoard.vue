@@ -147,7 +147,7 @@ useCommands(() => [
               :portions="view.portions"
               :solved="solved"
               :round="round"
-              :error-at="(field) => (problem ?? work.unsolved.value)?.at(field)"
+              :error-at="work.errorAt"
               :disabled="disabled"
               @change="(portions) => work.edit({ portions })"
             />

@@ -33,6 +33,12 @@ const making = ref(false)
 watch(work.dessert.missing, (missing) => missing && (gone.value = props.id))
 watch(id, (now) => now && localStorage.setItem(LAST, now), { immediate: true })
 
+/** Why the figures may be of an earlier drawing. */
+const stale = computed(() => {
+  const problem = work.unsolved.value
+  if (!problem) return undefined
+  return problem.status === 0 ? 'the server does not answer.' : 'something in this one is refused.'
+})
 const formulaOf = (key: string) => formulas.value.find((one) => one.id === key)
 
 useCommands(() => [
@@ -73,9 +79,9 @@ useCommands(() => [
         v-if="work.worked.value"
         :id="id"
         :worked="work.worked.value"
-        :stale="work.unsolved.value?.message"
+        :stale="stale"
         :count="work.view.value.count ?? 1"
-        :count-error="work.problem.value?.at('count')"
+        :count-error="work.errorAt('count')"
         :chosen="work.chosen.value"
         :disabled="!mayWrite"
         @count="(count) => work.edit({ count })"

@@ -16,7 +16,7 @@ const props = defineProps<{
   formulas: FormulaBrief[]
   disabled: boolean
 }>()
-const { view, solved, problem, chosen } = props.work
+const { view, solved, chosen } = props.work
 const { show } = useWorking()
 const keeping = ref(false)
 
@@ -29,7 +29,7 @@ const result = computed(() => solved.value?.parts.find((one) => sameChoice(chose
 
 function errorsUnder(at: Chosen | null) {
   const path = view.value && at ? fieldPath(view.value, at) : ''
-  return (field: string) => problem.value?.at(`${path}.${field}`)
+  return (field: string) => props.work.errorAt(`${path}.${field}`)
 }
 const errorAt = computed(() => errorsUnder(chosen.value && { ...chosen.value, layer: null }))
 const layerErrorAt = computed(() => errorsUnder(chosen.value))

@@ -73,7 +73,7 @@ const counted = computed(
       :step="one.step ?? 1"
       :value="valueOf(one.field)"
       :disabled="disabled"
-      :error="errorAt(`portions.${one.field}`) ?? errorAt(one.field)"
+      :error="errorAt(`portions.${one.field}`) ?? errorAt('portions') ?? errorAt('portion_g')"
       @commit="(v) => v !== null && emit('change', { ...portions, [one.field]: v } as Portions)"
     />
   </div>

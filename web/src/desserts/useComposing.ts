@@ -54,7 +54,15 @@ export function useComposing(id: () => string | undefined) {
     dessert.preview(editOf(from, size.value, changed))
   }
 
+  /** The message for one field of what is seen, wherever the server found the fault. */
+  function errorAt(field: string): string | undefined {
+    const at = draft.value?.sizes?.findIndex((one) => one.key === size.value) ?? -1
+    const path = at < 0 ? field : `sizes.${at}.${field}`
+    return dessert.problem.value?.at(path) ?? unsolved.value?.at(path)
+  }
+
   return {
+    errorAt,
     dessert,
     draft,
     problem: dessert.problem,

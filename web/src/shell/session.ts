@@ -22,6 +22,8 @@ export function useSession() {
       onSuccess: (session: Session) => {
         client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
         client.setQueryData(KEY, session)
+        // Steps and unsaved drafts are of whoever was here before.
+        sessionStorage.clear()
       },
     })
   return {
