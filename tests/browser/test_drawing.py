@@ -287,3 +287,16 @@ def test_nothing_runs_over_the_side_in_any_room(
             wide = zones.nth(i).evaluate("zone => zone.scrollWidth - zone.clientWidth")
             assert wide <= 1, (room, i, wide)
         assert page.evaluate("document.documentElement.scrollHeight") <= size[1]
+
+
+def test_a_dessert_goes_onto_paper_without_its_controls(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    expect(page.get_by_role("list", name="Building")).to_be_visible()
+    page.emulate_media(media="print")
+    expect(page.get_by_role("heading", name="Reedbed", level=1)).to_be_visible()
+    expect(page.get_by_role("group", name="The cut")).to_be_visible()
+    expect(page.get_by_role("navigation", name="Rooms")).to_be_hidden()
+    for control in ("Undo", "Turned over", "Add a part"):
+        expect(page.get_by_role("button", name=control)).not_to_be_in_viewport()
+    pages = page.pdf(format="A4").count(b"/Type /Page\n")
+    assert pages == 2

@@ -59,6 +59,17 @@ li {
   max-width: 150px;
 }
 
+@media print {
+  .strip {
+    flex-wrap: wrap;
+    overflow: visible;
+  }
+
+  li {
+    flex: 0 0 30%;
+  }
+}
+
 .stage {
   align-content: start;
   background: none;

@@ -76,6 +76,7 @@ useCommands(() => [
       :formula-of="formulaOf"
       @close="comparing = false"
     />
+    <h1 class="on-paper">{{ view.name }}</h1>
     <div class="caption quiet">
       <SwitchRow
         label="How it stands"
@@ -231,6 +232,26 @@ useCommands(() => [
   border-radius: 12px;
   padding: 40px 24px;
   text-align: center;
+}
+
+.on-paper {
+  display: none;
+}
+
+@media print {
+  .on-paper {
+    display: block;
+  }
+
+  .caption > :not(.where),
+  .under > :not(.from-above) {
+    display: none;
+  }
+
+  .building {
+    background: none;
+    position: static;
+  }
 }
 
 @media (max-width: 1100px) {
