@@ -10,6 +10,9 @@ export const theme: ThemeConfig = {
     colorText: '#22302a',
     colorTextSecondary: '#5e6d63',
     colorTextPlaceholder: '#6b786f',
+    // Who may only read has to be able to.
+    colorTextDisabled: '#55625a',
+    colorBgContainerDisabled: '#f3f6f1',
     colorBorder: '#b9c7bb',
     colorBgContainer: '#ffffff',
     colorBgLayout: '#f9fbf7',
