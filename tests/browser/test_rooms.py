@@ -190,3 +190,25 @@ def test_going_back_and_forth_always_shows_the_row_that_was_chosen(page: Page, d
     for name in ("Rye crumble", "Malt crémeux", "Rye crumble", "Quince, set", "Malt crémeux") * 2:
         shelf.get_by_role("link", name=name, exact=True).click()
         expect(page.get_by_label("Formula", exact=True)).to_have_value(name)
+
+
+def test_a_make_up_tells_what_a_formula_contains(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("complementary").get_by_role("link", name="Quince, set").click()
+    inside = page.get_by_role("region", name="What is in it")
+    expect(inside).to_contain_text("Water")
+    inside.get_by_title("How Water in Quince, set comes about").click()
+    expect(page.get_by_role("dialog")).to_contain_text("left after cooking")
+    page.keyboard.press("Escape")
+    page.get_by_role("link", name="Pantry").click()
+    page.get_by_role("complementary").get_by_role("link", name="Quince purée").click()
+    make_up = page.get_by_role("region", name="Make-up")
+    make_up.get_by_label("Water").fill("")
+    make_up.get_by_label("Water").press("Enter")
+    make_up.get_by_role("button", name="Show all").click()
+    expect(make_up.get_by_role("button", name="The rest is none")).to_be_visible()
+    expect(make_up.get_by_label("Water")).to_have_value("")
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("complementary").get_by_role("link", name="Quince, set").click()
+    expect(inside).to_contain_text("Unknown without the make-up of Quince purée")

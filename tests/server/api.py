@@ -86,6 +86,7 @@ def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
             "cup_density_g_ml",
             "weigh_step_g",
             "pieces",
+            "make_up",
             "note",
         ),
         "mold": ("name", "shape", "water_g", "note"),

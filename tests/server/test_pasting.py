@@ -153,3 +153,21 @@ def test_rows_are_found_with_or_without_accents(shelves: Shelves) -> None:
         assert [one["name"] for one in found] == ["Crème fraîche"], words
     (line,) = read(shelves, "100 g creme fraiche")
     assert line["matches"][0]["name"] == "Crème fraîche"
+
+
+def test_a_make_up_is_kept_and_read_in_the_formulas_that_weigh_it(shelves: Shelves) -> None:
+    path = f"/api/ingredients/{shelves.ingredient['id']}"
+    reading = f"/api/formulas/{shelves.formula['id']}/reading"
+    unknown = {one["name"]: one for one in shelves.client.get(reading).json()["contents"]}
+    assert (unknown["Water"]["working"], unknown["Water"]["needs"]) == (None, ["Cream"])
+    entry = entry_of("ingredient", shelves.ingredient)
+    entry["make_up"] = {"water": 60, "milk_fat": 35, "lactose": 3}
+    kept = put(shelves.client, path, {"revision": 1, "data": entry}).json()["make_up"]
+    assert (kept["milk_fat"], kept["protein"]) == (35, None)
+    known = {one["name"]: one for one in shelves.client.get(reading).json()["contents"]}
+    assert known["Water"]["working"]["value"] == pytest.approx(60)
+    assert known["Fat"]["needs"] == ["Cream"]  # its other fats are unknown, not none
+    entry["make_up"] = {"water": 90, "milk_fat": 35}
+    refused = put(shelves.client, path, {"revision": 2, "data": entry}).json()
+    assert refused["errors"][0]["field"] == "make_up.make_up"
+    assert "100 g in all" in refused["errors"][0]["message"]

@@ -2,6 +2,7 @@
 
 from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
 from fernbell.core.formulas.book import USUAL_LOSSES, Book, Formula, Line, Losses, refuse_circle
+from fernbell.core.formulas.composition import Composition, Content, compose, contents
 from fernbell.core.formulas.kinds import usual_rule
 from fernbell.core.formulas.method import Step, Wait, WaitKind, wait_words
 from fernbell.core.formulas.readings import (
@@ -29,6 +30,8 @@ __all__ = [
     "USUAL_LOSSES",
     "Body",
     "Book",
+    "Composition",
+    "Content",
     "Demand",
     "Formula",
     "FormulaReading",
@@ -42,6 +45,8 @@ __all__ = [
     "WaitKind",
     "batch_working",
     "building_order",
+    "compose",
+    "contents",
     "factor_to_mass",
     "factor_to_volume",
     "finished_share",

@@ -10,14 +10,20 @@ from fernbell.core.pantry.ingredient import (
     pieces_in,
 )
 from fernbell.core.pantry.lists import NamedDensity, read_densities
+from fernbell.core.pantry.makeup import COMPONENTS, FATS, SUGARS, MakeUp, completed
 
 __all__ = [
+    "COMPONENTS",
     "EGG_GRADES",
+    "FATS",
+    "SUGARS",
     "EggGrade",
     "EggPart",
     "Ingredient",
+    "MakeUp",
     "NamedDensity",
     "Piece",
+    "completed",
     "egg_mass",
     "mass_of_amount",
     "mass_of_pieces",

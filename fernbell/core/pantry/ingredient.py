@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 from fernbell.core.errors import MissingDensity, NotCounted, check_range
 from fernbell.core.measures import Amount, grams, is_mass, millilitres
+from fernbell.core.pantry.makeup import MakeUp
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,6 +32,7 @@ class Ingredient:
     cup_density_g_ml: float | None = None
     weigh_step_g: float = 1.0
     pieces: tuple[Piece, ...] = ()
+    make_up: MakeUp | None = None
 
     def __post_init__(self) -> None:
         if self.density_g_ml is not None:

@@ -3,6 +3,7 @@
 from fernbell.core.formulas import Book, Formula, Line, Step
 from fernbell.core.pantry import Ingredient
 from fernbell.server.demo.formulas import FORMULAS, DemoFormula
+from fernbell.server.demo.makeups import MAKE_UPS
 from fernbell.server.demo.pantry import INGREDIENTS
 
 
@@ -16,6 +17,7 @@ def demo_book() -> Book:
             one.cup_density_g_ml,
             one.weigh_step_g,
             one.pieces,
+            MAKE_UPS.get(one.slug),
         )
         for one in INGREDIENTS
     )

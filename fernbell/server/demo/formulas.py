@@ -94,7 +94,7 @@ FORMULAS = (
             ),
             "Pour off at once, flecks and all. Hot fat: keep water away.",
         ),
-        Losses(cooking_percent=17, pan_percent=2),
+        Losses(cooking_percent=15, pan_percent=2),
         measured_density_g_ml=0.91,
     ),
     DemoFormula(

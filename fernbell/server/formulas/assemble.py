@@ -18,6 +18,8 @@ from fernbell.core.formulas import (
     Wait,
     WaitKind,
     batch_working,
+    compose,
+    contents,
     factor_to_volume,
     line_working,
     percent_workings,
@@ -27,7 +29,7 @@ from fernbell.core.formulas import (
     volume_working,
 )
 from fernbell.core.measures import Pasted, folded, read_amount, read_list
-from fernbell.core.pantry import Ingredient, Piece, mass_of_amount
+from fernbell.core.pantry import Ingredient, MakeUp, Piece, mass_of_amount
 from fernbell.server.formulas import models
 from fernbell.server.formulas.schemas import (
     Match,
@@ -53,7 +55,8 @@ WITH RECURSIVE needed(id) AS (
 SELECT f.id::text, f.name, f.base_line, f.losses, f.gas_kept, f.measured_density_g_ml,
        jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
        l.key, l.mass_g, l.overrun_percent, l.nested_id::text,
-       i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces
+       i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces,
+       CASE WHEN %s THEN i.make_up END
 FROM needed
 JOIN formulas_formula f ON f.id = needed.id
 LEFT JOIN formulas_formulaline l ON l.formula_id = f.id
@@ -62,10 +65,13 @@ ORDER BY f.id, l.position
 """
 
 
-def book_for(kitchen: UUID, formulas: Iterable[str]) -> Book:
-    """The formulas asked for, everything nested in them, and their ingredients. One query."""
+def book_for(kitchen: UUID, formulas: Iterable[str], *, make_ups: bool = False) -> Book:
+    """The formulas asked for, everything nested in them, and their ingredients. One query.
+
+    Make-ups only where they are asked for: a dessert is solved often and needs none.
+    """
     with connection.cursor() as cursor:
-        cursor.execute(_BOOK_SQL, [kitchen, [UUID(key) for key in formulas]])
+        cursor.execute(_BOOK_SQL, [kitchen, [UUID(key) for key in formulas], make_ups])
         found = cursor.fetchall()
     heads: dict[str, tuple] = {}
     lines: dict[str, list[Line]] = {}
@@ -85,9 +91,10 @@ def book_for(kitchen: UUID, formulas: Iterable[str]) -> Book:
 
 
 def _ingredient(columns: tuple) -> Ingredient:
-    key, name, density, cup, step, pieces = columns
+    key, name, density, cup, step, pieces, make_up = columns
     counted = tuple(Piece(**one) for one in json.loads(pieces))
-    return Ingredient(key, name, density, cup, step, counted)
+    known = MakeUp(**json.loads(make_up)) if make_up else None
+    return Ingredient(key, name, density, cup, step, counted, known)
 
 
 def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
@@ -105,9 +112,10 @@ def _wait(kind: str, **rest: Any) -> Wait:
 def reading_of(row: models.Formula) -> ReadingOut:
     """What a formula is at its own size."""
     key = str(row.pk)
-    book = book_for(row.kitchen_id, [key])
+    book = book_for(row.kitchen_id, [key], make_ups=True)
     reading = read_formulas(book, [key])[key]
     return ReadingOut(
+        contents=list(contents(compose(book, [key])[key])),
         batch_g=reading.batch_g,
         finished_g=reading.finished_g,
         percents=list(percent_workings(book, reading)),

@@ -9,6 +9,7 @@ from pydantic import Field, StringConstraints, model_validator
 from fernbell.core.errors import OutOfRange
 from fernbell.core.formulas import (
     USUAL_LOSSES,
+    Content,
     Formula,
     Line,
     Losses,
@@ -140,12 +141,13 @@ class FormulaOut(FormulaBrief):
 
 
 class ReadingOut(Schema):
-    """What a formula is: batch, what arrives, percents, density with air; with the workings."""
+    """What a formula is: batch, what arrives, percents, density, contents; with the workings."""
 
     batch_g: float
     finished_g: float
     percents: list[Working | None]
     without_density: list[str]
+    contents: list[Content]
     finished: Working
     density: Working | None
     volume: Working | None

@@ -3,12 +3,15 @@
 from dataclasses import asdict
 
 from fernbell.server.demo.desserts import MOLDS
+from fernbell.server.demo.makeups import MAKE_UPS
 from fernbell.server.demo.pantry import INGREDIENTS
 from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.pantry.models import Ingredient
 
-DENSITY_NOTE = "Densities: common practice, from memory. A weighed cup replaces them."
+DENSITY_NOTE = (
+    "Densities and make-up: common practice, from memory. A weighed cup or the pack replaces them."
+)
 
 
 def stock(member: Member) -> tuple[dict[str, Ingredient], dict[str, Mold]]:
@@ -22,6 +25,7 @@ def stock(member: Member) -> tuple[dict[str, Ingredient], dict[str, Mold]]:
             cup_density_g_ml=one.cup_density_g_ml,
             weigh_step_g=one.weigh_step_g,
             pieces=[asdict(piece) for piece in one.pieces],
+            make_up=asdict(MAKE_UPS[one.slug]) if one.slug in MAKE_UPS else None,
             note=DENSITY_NOTE,
         )
         for one in INGREDIENTS

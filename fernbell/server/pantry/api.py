@@ -30,14 +30,15 @@ def write(member: Member, row: Ingredient, data: IngredientIn) -> None:
     row.cup_density_g_ml = data.cup_density_g_ml
     row.weigh_step_g = data.weigh_step_g
     row.pieces = [asdict(piece) for piece in data.pieces]
+    row.make_up = asdict(data.make_up) if data.make_up and data.make_up.known else None
     row.note = data.note
     row.save()
 
 
 def snapshot(row: Ingredient) -> Snapshot:
     """The row as an entry."""
-    fields = ("name", "density_g_ml", "cup_density_g_ml", "weigh_step_g", "pieces", "note")
-    return {field: getattr(row, field) for field in fields}
+    fields = ("name", "density_g_ml", "cup_density_g_ml", "weigh_step_g", "pieces")
+    return {field: getattr(row, field) for field in (*fields, "make_up", "note")}
 
 
 INGREDIENT = Kind("ingredient", Ingredient, IngredientIn, write, snapshot)

@@ -6,7 +6,7 @@ from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.measures import MOST_PASTED
-from fernbell.core.pantry import Ingredient, Piece
+from fernbell.core.pantry import Ingredient, MakeUp, Piece
 from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
 
 
@@ -18,6 +18,7 @@ class IngredientIn(Entry):
     cup_density_g_ml: float | None = None
     weigh_step_g: float = 1.0
     pieces: list[Piece] = Field(default=[], max_length=12)
+    make_up: MakeUp | None = None
     note: Text = ""
 
     @model_validator(mode="after")
@@ -34,6 +35,7 @@ class IngredientOut(RowOut):
     cup_density_g_ml: float | None
     weigh_step_g: float
     pieces: list[Piece]
+    make_up: MakeUp | None
     note: str
 
 

@@ -1065,6 +1065,17 @@ export interface components {
             top_only: boolean;
         };
         /**
+         * Content
+         * @description One reading of what a formula contains; `needs` names what has to be known for it.
+         */
+        Content: {
+            /** Name */
+            name: string;
+            /** Needs */
+            needs: string[];
+            working: components["schemas"]["Working"] | null;
+        };
+        /**
          * Cut
          * @description The section through the middle and the view from above, with the room they need [mm].
          *
@@ -1534,6 +1545,7 @@ export interface components {
             cup_density_g_ml?: number | null;
             /** Density G Ml */
             density_g_ml?: number | null;
+            make_up?: components["schemas"]["MakeUp"] | null;
             /** Name */
             name: string;
             /**
@@ -1575,6 +1587,7 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            make_up: components["schemas"]["MakeUp"] | null;
             /** Name */
             name: string;
             /** Note */
@@ -1707,6 +1720,56 @@ export interface components {
              * @default 0
              */
             tasting_percent: number;
+        };
+        /**
+         * MakeUp
+         * @description Grams in 100 g of each component; None is unknown, and unknown is never zero.
+         */
+        MakeUp: {
+            /** Acids */
+            acids?: number | null;
+            /** Alcohol */
+            alcohol?: number | null;
+            /** Ash */
+            ash?: number | null;
+            /** Cocoa Butter */
+            cocoa_butter?: number | null;
+            /** Cocoa Solids */
+            cocoa_solids?: number | null;
+            /** Fiber */
+            fiber?: number | null;
+            /** Fructose */
+            fructose?: number | null;
+            /** Gelatin */
+            gelatin?: number | null;
+            /** Glucose */
+            glucose?: number | null;
+            /** Glucose Syrup Solids */
+            glucose_syrup_solids?: number | null;
+            /** Lactose */
+            lactose?: number | null;
+            /** Maltose */
+            maltose?: number | null;
+            /** Milk Fat */
+            milk_fat?: number | null;
+            /** Other Carbohydrate */
+            other_carbohydrate?: number | null;
+            /** Other Fat */
+            other_fat?: number | null;
+            /** Pectin */
+            pectin?: number | null;
+            /** Polyols */
+            polyols?: number | null;
+            /** Protein */
+            protein?: number | null;
+            /** Salt */
+            salt?: number | null;
+            /** Starch */
+            starch?: number | null;
+            /** Sucrose */
+            sucrose?: number | null;
+            /** Water */
+            water?: number | null;
         };
         /**
          * ManyIn
@@ -2049,11 +2112,13 @@ export interface components {
         };
         /**
          * ReadingOut
-         * @description What a formula is: batch, what arrives, percents, density with air; with the workings.
+         * @description What a formula is: batch, what arrives, percents, density, contents; with the workings.
          */
         ReadingOut: {
             /** Batch G */
             batch_g: number;
+            /** Contents */
+            contents: components["schemas"]["Content"][];
             density: components["schemas"]["Working"] | null;
             finished: components["schemas"]["Working"];
             /** Finished G */

@@ -35,6 +35,7 @@ export type PastedLine = Schemas['PastedLine']
 export type PastedIngredient = Schemas['PastedIngredient']
 export type Step = Schemas['Step']
 export type Wait = Schemas['Wait']
+export type MakeUp = NonNullable<Schemas['IngredientOut']['make_up']>
 export type Ingredient = Schemas['IngredientOut']
 export type IngredientEntry = Schemas['IngredientIn']
 export type Mold = Schemas['MoldOut']

@@ -6,6 +6,7 @@ import type { Formula, FormulaEntry, Reading } from '../api/types'
 import NumberField from '../kit/NumberField.vue'
 import SheetCard from '../kit/SheetCard.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import FormulaContents from './FormulaContents.vue'
 import { useScaled, type Wanted } from './useFormula'
 
 const props = defineProps<{
@@ -56,6 +57,8 @@ function lose(field: keyof Losses, value: number) {
       No density for {{ reading.without_density.join(', ') }}. Enter it in the pantry, or weigh a
       level cup of the finished formula and enter it below.
     </p>
+
+    <FormulaContents v-if="reading?.contents.length" :contents="reading.contents" />
 
     <h3>What is lost</h3>
     <div class="three">

@@ -162,6 +162,7 @@ const reading: Reading = {
   batch_g: 750,
   finished_g: 713,
   percents: [working('Milk on cream', 74.4, '%'), working('Cream on cream', 100, '%')],
+  contents: [],
   without_density: [],
   finished: working('Mousse, finished', 713),
   density: working('Density of Mousse', 0.787, 'g/ml'),

@@ -18,6 +18,7 @@ const props = defineProps<{
   error?: string | undefined
 }>()
 const emit = defineEmits<{ make: [name: string] }>()
+const oneOf = computed(() => `${/^[aeiou]/.test(props.noun) ? 'an' : 'a'} ${props.noun}`)
 const query = ref('')
 const making = ref<string | null>(null)
 const found = computed(() => props.items.filter((one) => fits(one.name, query.value)))
@@ -33,8 +34,8 @@ function make() {
   <aside :aria-label="`Every ${noun}`">
     <Input
       v-model:value="query"
-      :placeholder="`Find a ${noun}`"
-      :aria-label="`Find a ${noun}`"
+      :placeholder="`Find ${oneOf}`"
+      :aria-label="`Find ${oneOf}`"
       allow-clear
     />
     <ul class="list rows">

@@ -9,13 +9,14 @@ import NumberField from '../kit/NumberField.vue'
 import RowMenu from '../kit/RowMenu.vue'
 import SaveNotice from '../kit/SaveNotice.vue'
 import TextField from '../kit/TextField.vue'
+import MakeUpEditor from './MakeUpEditor.vue'
 import PiecesEditor from './PiecesEditor.vue'
 
 const props = defineProps<{ id: string; disabled: boolean }>()
 
 function entryOf(row: Ingredient): IngredientEntry {
-  const { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, note } = row
-  return { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, note }
+  const { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, make_up, note } = row
+  return { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, make_up, note }
 }
 const ingredient = useDraft('ingredients', () => props.id, entryOf)
 const entry = computed(() => ingredient.draft.value)
@@ -95,6 +96,12 @@ function commit() {
       :disabled="disabled"
       :error-at="errorAt"
       @change="(pieces) => ingredient.edit({ pieces })"
+    />
+    <MakeUpEditor
+      :make-up="entry.make_up ?? null"
+      :error-at="errorAt"
+      :disabled="disabled"
+      @change="(make_up) => ingredient.edit({ make_up })"
     />
     <TextField
       v-model="text.note"

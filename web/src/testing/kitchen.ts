@@ -49,6 +49,7 @@ export const ingredient = (id: string, name: string, density: number | null = 1)
   cup_density_g_ml: null,
   weigh_step_g: 1,
   pieces: [],
+  make_up: null,
   note: '',
 })
 
