@@ -13,7 +13,7 @@ import { useFirstFocus } from '../kit/useFirstFocus'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
-const { rows: molds, isSuccess } = useRows('molds')
+const { rows: molds, isSuccess, suspense } = useRows('molds')
 const { create } = useWrites('desserts')
 const { create: createMold } = useWrites('molds')
 const NEW_RING = 'new'
@@ -40,6 +40,8 @@ const KNOWN = new Set(['name', 'shape.diameter_mm', 'shape.height_mm'])
 async function make() {
   refusal.value = null
   try {
+    // Whoever is faster than the list of molds waits for it here.
+    await suspense()
     const into = mold.value === NEW_RING ? await measured() : mold.value
     if (!into) return
     const row = await create.mutateAsync({ name: name.value, mold: into })
@@ -95,9 +97,7 @@ async function measured(): Promise<string> {
         />
       </div>
       <p v-if="refusal && !named" class="wrong" role="alert">{{ refusal.detail }}</p>
-      <button class="deed main" type="submit" :disabled="!mold || create.isPending.value">
-        Draw it
-      </button>
+      <button class="deed main" type="submit" :disabled="create.isPending.value">Draw it</button>
     </form>
   </Modal>
 </template>
