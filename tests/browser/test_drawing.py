@@ -126,6 +126,10 @@ def test_a_stage_is_shown_large_with_its_wait_and_what_is_made_ahead(page: Page,
     large = page.get_by_role("region", name="Stage 7")
     expect(large).to_contain_text("Then freeze 6–14 h")
     expect(large).to_contain_text("the method of Toasted barley mousse")
+    large.get_by_role("button", name="How it comes about").click()
+    # By hand: pi/4 x 20² x 2.5 = 785.4 ml, less 201.1 of quince and 120.6 of crémeux.
+    expect(page.get_by_role("dialog")).to_contain_text("− 201.1 − 120.6 = 463.7 ml")
+    page.keyboard.press("Escape")
     for _ in range(2):
         large.get_by_role("button", name="Next").click()
         large = page.get_by_role("region", name="Stage")
@@ -149,6 +153,13 @@ def test_a_second_size_follows_the_first_until_it_is_drawn_on(page: Page, demo: 
         row = whole.get_by_role("row").filter(has_text=take.name)
         figure = f"{take.make.value:,.0f}".replace(",", "\u202f")
         expect(row).to_contain_text(figure)
+    # In another mold it goes on following.
+    page.locator(".made-in .ant-select").click()
+    page.locator(".ant-select-item-option").get_by_text("Ring 16 cm").last.click()
+    expect(page.get_by_role("button", name="12 × Ø 16 cm")).to_be_visible()
+    expect(page.get_by_text("Follows the first size")).to_be_visible()
+    page.keyboard.press("Control+z")
+    expect(page.get_by_role("button", name="12 × Ø 8 cm")).to_be_visible()
     # A wrong count is told at its field, whichever size it is of.
     enter(page, "How many desserts", "0")
     expect(ticket).to_contain_text("Count must be at least 1.")

@@ -160,6 +160,15 @@ def test_a_list_is_pasted_into_a_formula_after_it_was_looked_at(page: Page, demo
     expect(page.get_by_label("Grams of Honey, heather")).to_have_value("41.99")
     # 430 + 1200 + 50 + 72 + 9 + 54 + 120 + 41.99
     expect(page.get_by_role("row", name="grams weighed in all")).to_contain_text("1\u202f977")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_label("Grams of")).to_have_count(0)
+    page.keyboard.press("Control+Shift+z")
+    expect(page.get_by_label("Grams of Medlar pulp")).to_have_value("120")
+    # What is typed into the last line is the field's own to undo.
+    typed = page.get_by_role("combobox", name="Type a line")
+    typed.fill("12 g")
+    typed.press("Control+z")
+    expect(page.get_by_label("Grams of Medlar pulp")).to_have_value("120")
 
 
 def test_ingredients_are_pasted_into_the_pantry(page: Page, demo: str) -> None:

@@ -108,8 +108,14 @@ def workings_of(dessert: Dessert, count: int) -> Iterator[Working]:
     for part in solved.parts:
         for one in (part.measure, part.volume, part.mass, part.make):
             yield from all_of(one)
+        for pour in part.pours:
+            yield from all_of(pour.volume)
+            yield from all_of(pour.mass)
     for one in (solved.finished, solved.finished_all, solved.portion, solved.liner):
         yield from all_of(one)
+    for stage in solved.stages:
+        yield from all_of(stage.working)
+    yield from all_of(solved.division_working)
     yield from all_of(solved.height)
     yield from all_of(solved.surface)
     for sheet in made:

@@ -73,8 +73,8 @@ def test_upside_down_changes_the_order_and_nothing_else(dessert: Dessert) -> Non
     turned, _ = solve(replace(dessert, built="upside down"), BOOK, 3)
     for one, other in zip(upright.parts, turned.parts, strict=True):
         assert (one.make and one.make.value) == (other.make and other.make.value)
-        assert sum(pour.volume_ml for pour in one.pours) == pytest.approx(
-            sum(pour.volume_ml for pour in other.pours)
+        assert sum(pour.volume.value for pour in one.pours) == pytest.approx(
+            sum(pour.volume.value for pour in other.pours)
         )
     # Every base is a stage; a heart in two layers is one.
     assert sorted(stage.code for stage in upright.stages if stage.code != "pour") == sorted(

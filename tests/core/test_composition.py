@@ -82,9 +82,14 @@ def test_nothing_weighed_of_an_unknown_leaves_nothing_unknown() -> None:
 
 
 def test_more_cooked_off_than_there_is_water_is_unknown_and_said() -> None:
-    got = read(book(mixed(("syrup", 100), losses=Losses(40))), "mix")
-    assert got["Water"].working is None
-    assert "more cooks off than there is water" in got["Water"].needs[0]
+    burnt = mixed(("syrup", 100), losses=Losses(40))
+    around = Formula("around", "Around", (Line("a", 50, formula="mix"), Line("b", 50, "water")))
+    for key in ("mix", "around"):
+        got = read(book(burnt, around), key)
+        assert got["Water"].working is None
+        assert (got["Water"].needs, got["Water"].overcooked) == ((), ("Mix",))
+        assert got["Solids"].overcooked == ("Mix",)
+        assert got["Sugars"].working.value > 0
 
 
 GRAMS = st.floats(0.1, 5000)

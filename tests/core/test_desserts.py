@@ -79,8 +79,8 @@ class TestRules:
         seal, main = fill.pours
         # pi/4 x 18² x 1.4 - 226.98 = 129.28 ml.
         assert (seal.name, main.name) == ("Seal", "Main pour")
-        assert seal.volume_ml == pytest.approx(129.28, abs=0.01)
-        assert seal.volume_ml + main.volume_ml == pytest.approx(fill.volume.value)
+        assert seal.volume.value == pytest.approx(129.28, abs=0.01)
+        assert seal.volume.value + main.volume.value == pytest.approx(fill.volume.value)
 
     def test_without_an_insert_there_is_one_pour(self) -> None:
         fill = next(part for part in solved(entremet(heart=None)).parts if part.part == "mousse")

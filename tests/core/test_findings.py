@@ -230,4 +230,4 @@ def test_two_inserts_are_judged_against_each_other() -> None:
         if one.part == "mousse"
     )
     assert [pour.name for pour in fill.pours] == ["Seal", "Pour 2", "Main pour"]
-    assert sum(pour.volume_ml for pour in fill.pours) == pytest.approx(fill.volume.value)
+    assert sum(pour.volume.value for pour in fill.pours) == pytest.approx(fill.volume.value)

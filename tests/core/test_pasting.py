@@ -5,7 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from fernbell.core.errors import NotUnderstood, OutOfRange
-from fernbell.core.formulas import usual_rule
+from fernbell.core.formulas import usual_kind, usual_rule
 from fernbell.core.formulas.kinds import USUAL_RULE
 from fernbell.core.measures import folded, read_amount, read_list
 from fernbell.core.molds import Frame, Ring, size_words, trued, water_working
@@ -21,7 +21,8 @@ from fernbell.core.pantry import read_densities
         ("½ tsp vanilla", 0.5, "tsp", "vanilla"),
         ("Cream: 250 g", 250, "g", "Cream"),
         ("Butter, cold 80 g", 80, "g", "Butter, cold"),
-        ("Cream 30 250 g", 250, "g", "Cream 30"),
+        ("Cream 30: 250 g", 250, "g", "Cream 30"),
+        ("Cream 30 % 250 g", 250, "g", "Cream 30 %"),
         ("Cream\t250", 250, "grams", "Cream"),
         ("Cream 35 %\t1 250\t41.0", 1250, "grams", "Cream 35 %"),
         ("Cream;1.5;kg", 1.5, "kg", "Cream"),
@@ -49,6 +50,9 @@ def test_a_number_that_may_be_a_thousand_is_not_guessed() -> None:
     (read,) = read_list("1,200 g flour")
     assert read.amount is None
     assert "1200 or as 1.200" in read.refusal
+    (read,) = read_list("Milk 1 250 g")
+    assert read.amount is None
+    assert "written as 1250, or apart by a colon" in read.refusal
     with pytest.raises(NotUnderstood):
         read_amount("12,500 g flour")
     assert read_amount("0,125 g salt").value == 0.125
@@ -146,3 +150,5 @@ def test_every_kind_does_something_a_dessert_knows() -> None:
     assert set(USUAL_RULE.values()) <= known
     assert usual_rule("mousse") == "fill"
     assert usual_rule("soup") == ""
+    assert {usual_rule(usual_kind(rule)) for rule in known} == known
+    assert usual_kind("soup") == ""

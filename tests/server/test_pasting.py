@@ -113,6 +113,13 @@ def test_steps_keep_their_waits(shelves: Shelves) -> None:
     )
 
 
+def test_a_new_formula_takes_its_kind_from_what_it_is_to_do(shelves: Shelves) -> None:
+    fill = made(shelves.client, "formula", {"name": "Cloud", "does": "fill"})
+    own = made(shelves.client, "formula", {"name": "Mist", "does": "fill", "kind": "cream"})
+    assert (fill["kind"], fill["does"]) == ("mousse", "fill")
+    assert own["kind"] == "cream"
+
+
 @pytest.mark.parametrize(
     ("wait", "field"),
     [

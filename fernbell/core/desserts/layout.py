@@ -14,6 +14,7 @@ from fernbell.core.desserts.parts import (
     Insert,
     plan_in,
 )
+from fernbell.core.desserts.practice import THINNEST_POUR
 from fernbell.core.molds import Plan
 from fernbell.core.molds.straight import MM3_PER_ML
 
@@ -72,7 +73,8 @@ class Layout:
             stops = (one.lift_mm for one, _ in self.inserts)
         else:
             stops = (stack[-1].high_mm for _, stack in self.inserts)
-        inside = sorted({stop for stop in stops if 0 < stop < self.level_mm})
+        thin = THINNEST_POUR.value
+        inside = sorted({stop for stop in stops if thin <= stop <= self.level_mm - thin})
         upwards = tuple(pairwise((0.0, *inside, self.level_mm)))
         return upwards if self.built == "upright" else upwards[::-1]
 

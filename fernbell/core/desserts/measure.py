@@ -7,7 +7,6 @@ from fernbell.core.desserts import masses, volumes
 from fernbell.core.desserts.layout import Block, Layout
 from fernbell.core.desserts.parts import Band, Coat, Dessert, Fill, Garnish
 from fernbell.core.formulas import FormulaReading
-from fernbell.core.molds.straight import MM3_PER_ML
 from fernbell.core.working import Working
 
 
@@ -18,8 +17,8 @@ class Pour:
     name: str
     low_mm: float
     high_mm: float
-    volume_ml: float
-    mass_g: float | None
+    volume: Working
+    mass: Working | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,9 +136,7 @@ def _fill(
         (block.name or readings[block.formula].formula.name, block.volume_between(0.0, level))
         for block in layout.blocks
     )
-    pours = _pours(dessert, layout, reading.density_g_ml)
-    shares = tuple((pour.name, pour.volume_ml) for pour in pours)
-    volume = volumes.rest_volume(name, dessert.mold.plan, level, solids, shares)
+    volume = volumes.rest_volume(name, dessert.mold.plan, level, solids)
     mass = _mass(name, volume, reading) if volume.value > 0 else None
     return PartResult(
         part=fill.key,
@@ -151,17 +148,25 @@ def _fill(
         volume=volume,
         mass=mass,
         make=_made(name, mass, count),
-        pours=pours,
+        pours=_pours(dessert, layout, name, readings),
     )
 
 
-def _pours(dessert: Dessert, layout: Layout, density: float | None) -> tuple[Pour, ...]:
+def _pours(
+    dessert: Dessert, layout: Layout, fill: str, readings: Mapping[str, FormulaReading]
+) -> tuple[Pour, ...]:
+    reading = readings[layout.fill.formula] if layout.fill else None
     pours = []
-    names = _pour_names(layout)
-    for name, (low, high) in zip(names, layout.pours, strict=True):
-        room = dessert.mold.plan.area_mm2 * (high - low) / MM3_PER_ML
-        volume = room - sum(block.volume_between(low, high) for block in layout.blocks)
-        pours.append(Pour(name, low, high, volume, volume * density if density else None))
+    for own, (low, high) in zip(_pour_names(layout), layout.pours, strict=True):
+        solids = tuple(
+            (block.name or readings[block.formula].formula.name, inside)
+            for block in layout.blocks
+            if (inside := block.volume_between(low, high))
+        )
+        name = f"{own}, {fill}"
+        volume = volumes.pour_volume(name, dessert.mold.plan, low, high, solids)
+        mass = _mass(name, volume, reading) if reading else None
+        pours.append(Pour(own, low, high, volume, mass))
     return tuple(pours)
 
 

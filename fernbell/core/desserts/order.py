@@ -133,12 +133,13 @@ def _demands(each: Sequence[Measured]) -> Iterator[Demand]:
 
 
 def _takes(demands: Sequence[Demand], readings: Mapping[str, FormulaReading]) -> tuple[Take, ...]:
-    """Demands summed by formula, in the order of building."""
+    """Demands summed by formula, in the order in which they are first wanted."""
     by_formula: dict[str, list[tuple[str, float]]] = {}
     for one in demands:
         by_formula.setdefault(one.formula, []).append((one.purpose, one.mass_g))
-    return tuple(
-        Take(key, name, total(f"{name}, whole order", "g", tuple(named)))
-        for key, named in by_formula.items()
-        for name in (readings[key].formula.name,)
-    )
+
+    def take(key: str, named: list[tuple[str, float]]) -> Take:
+        name = readings[key].formula.name
+        return Take(key, name, total(f"{name}, whole order", "g", tuple(named)))
+
+    return tuple(take(key, named) for key, named in by_formula.items())

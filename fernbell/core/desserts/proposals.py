@@ -115,8 +115,8 @@ def refit(dessert: Dessert, mold: Mold) -> Dessert:
     """The same dessert in another mold: parts keep their gap to the wall and their heights.
 
     Where a gap would leave less than half of the part, the part keeps its share of the
-    diameter instead. Wedges and grids are exchanged for as many portions as are near.
-
+    diameter instead, and of its way off the middle. Wedges and grids are exchanged for as
+    many portions as are near.
     Args:
         dessert: the dessert as it is [Dessert].
         mold: the mold it goes into [Mold].
@@ -128,15 +128,19 @@ def refit(dessert: Dessert, mold: Mold) -> Dessert:
     was, now = dessert.mold.plan, mold.plan
     shortest = now.length_mm - min(now.length_mm, now.width_mm)
 
-    def across(own_mm: float) -> float:
-        kept = own_mm + now.length_mm - was.length_mm
-        share = own_mm * now.length_mm / was.length_mm
-        return kept if kept > max(share / 2, shortest) else max(share, shortest + 10)
+    def fitted(part: Part) -> Part:
+        if not isinstance(part, Base | Insert):
+            return part
+        kept = part.across_mm + now.length_mm - was.length_mm
+        share = part.across_mm * now.length_mm / was.length_mm
+        if kept > max(share / 2, shortest):
+            return replace(part, across_mm=kept)
+        by_share = replace(part, across_mm=max(share, shortest + 10))
+        if isinstance(by_share, Insert):
+            return replace(by_share, offset_mm=by_share.offset_mm * now.length_mm / was.length_mm)
+        return by_share
 
-    parts = tuple(
-        replace(part, across_mm=across(part.across_mm)) if isinstance(part, Base | Insert) else part
-        for part in dessert.parts
-    )
+    parts = tuple(fitted(part) for part in dessert.parts)
     return replace(dessert, mold=mold, parts=parts, portions=_portions(dessert.portions, mold))
 
 

@@ -10,7 +10,7 @@ from fernbell.core.desserts.parts import Dessert, Insert
 from fernbell.core.desserts.volumes import strip_length
 from fernbell.core.formulas import FormulaReading, Wait, wait_words
 from fernbell.core.formulas.method import WaitKind
-from fernbell.core.working import COMMON_PRACTICE, figure_text
+from fernbell.core.working import COMMON_PRACTICE, Working, figure_text
 
 _COLD = {WaitKind.CHILL, WaitKind.FREEZE, WaitKind.THAW}
 
@@ -22,7 +22,8 @@ class Stage:
     """One stage of the building.
 
     `shows` are the shapes of the cut that stand after it, by their place in its section, and
-    `fresh` those that are new. `ahead` says what the formulas used here need before. The wait
+    `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
+    `ahead` says what the formulas used here need before. The wait
     begins when the stage is done; `wait_source` says who asks for it.
     """
 
@@ -33,6 +34,7 @@ class Stage:
     fresh: tuple[int, ...]
     in_mold: bool
     turned: bool
+    working: Working | None = None
     ahead: tuple[str, ...] = ()
     wait: Wait | None = None
     wait_says: str = ""
@@ -50,6 +52,7 @@ class _Step:
     fresh: tuple[int, ...] = ()
     formulas: tuple[str, ...] = ()
     usual: Wait | None = None
+    working: Working | None = None
 
 
 def build_stages(
@@ -115,6 +118,7 @@ class _Builder:
             fresh=step.fresh,
             in_mold=in_mold,
             turned=turned,
+            working=step.working,
             ahead=tuple(self._ahead(step)),
             wait=wait,
             wait_says=wait_words(wait) if wait else "",
@@ -138,9 +142,9 @@ class _Builder:
     def in_the_mold(self) -> Iterator[_Step]:
         """From the empty mold to the last thing that goes into it."""
         mold = self.dessert.mold
-        liner = strip_length("Liner", mold.perimeter_mm, practice.LINER_OVERLAP.value)
+        liner = strip_length("Liner strip", mold.perimeter_mm, practice.LINER_OVERLAP.value)
         size = f"{figure_text(liner.value)} × {figure_text(mold.height_mm)} mm"
-        yield _Step("line", "Line the mold", f"acetate strip {size}")
+        yield _Step("line", "Line the mold", f"acetate strip {size}", working=liner)
         bases = tuple(self._bases())
         if self.layout.built == "upright":
             yield from bases
@@ -196,9 +200,10 @@ class _Builder:
         closes = upright or not self.layout.bases
         waiting = list(self.layout.inserts if upright else self.layout.inserts[::-1])
         formula = (self.layout.fill.formula,) if self.layout.fill else ()
+        thin = practice.THINNEST_POUR.value
         for place, pour in enumerate(self.pours):
             last = place == len(self.pours) - 1
-            while waiting and upright and self._rests_below(waiting[0], pour.low_mm):
+            while waiting and upright and waiting[0][0].lift_mm < pour.low_mm + thin:
                 yield self._set(waiting.pop(0))
             yield _Step(
                 "pour",
@@ -207,26 +212,27 @@ class _Builder:
                 (place,),
                 formula if last and closes else (),
                 practice.SEAL_FREEZE if not last else practice.WHOLE_FREEZE if closes else None,
+                pour.mass or pour.volume,
             )
-            while waiting and not upright and not last and waiting[0][1][-1].high_mm >= pour.low_mm:
+            while waiting and not (upright or last) and self._top(waiting[0]) > pour.low_mm - thin:
                 yield self._set(waiting.pop(0))
         for left in waiting:
             yield self._set(left)
 
     @staticmethod
-    def _rests_below(one: tuple[Insert, tuple[Block, ...]], low_mm: float) -> bool:
-        return one[0].lift_mm <= low_mm
+    def _top(one: tuple[Insert, tuple[Block, ...]]) -> float:
+        return one[1][-1].high_mm
 
     def _fill_name(self) -> str:
         fill = self.layout.fill
         return self.names[fill.key, None] if fill else ""
 
     def _pour_says(self, pour: Pour) -> str:
-        mass = "" if pour.mass_g is None else f", {figure_text(pour.mass_g)} g"
+        mass = f", {figure_text(pour.mass.value)} g" if pour.mass else ""
         if self.layout.built == "upright":
             return f"up to {figure_text(pour.high_mm)} mm{mass}"
         if pour.low_mm < self.layout.base_top_mm:
-            return f"{figure_text(pour.volume_ml)} ml{mass}; leave room for the base"
+            return f"{figure_text(pour.volume.value)} ml{mass}; leave room for the base"
         deep = self.layout.level_mm - pour.low_mm
         return f"{figure_text(deep)} mm deep in the mold{mass}"
 
@@ -235,7 +241,7 @@ class _Builder:
         where = (
             f"its underside {figure_text(insert.lift_mm)} mm above the board"
             if self.layout.built == "upright"
-            else f"its top {figure_text(self.layout.level_mm - stack[-1].high_mm)} mm deep"
+            else f"its top {figure_text(self.layout.level_mm - self._top(one))} mm deep"
         )
         gauged = " off center" if insert.offset_mm else " in the middle"
         return _Step(

@@ -34,11 +34,7 @@ def block_volume(name: str, plan: Plan, height_mm: float) -> Working:
 
 
 def rest_volume(
-    name: str,
-    plan: Plan,
-    level_mm: float,
-    solids: tuple[tuple[str, float], ...],
-    pours: tuple[tuple[str, float], ...] = (),
+    name: str, plan: Plan, level_mm: float, solids: tuple[tuple[str, float], ...]
 ) -> Working:
     """What is left to fill; V = A level - everything that stands in it.
 
@@ -47,20 +43,15 @@ def rest_volume(
         plan: the mold's plan [mm].
         level_mm: how high it is filled [mm].
         solids: names and volumes of what stands in it, shape (n,) [ml].
-        pours: names and volumes of the pours it is made of, shape (m,) [ml].
     Returns:
         the working; negative where the others take more than there is [ml].
     Source:
         geometry, exact.
     """
     whole = plan.area_mm2 * level_mm / MM3_PER_ML
-    rest = whole - sum(volume for _, volume in solids)
-    taken = "".join(f" − {figure_text(volume)}" for _, volume in solids)
-    split = "".join(f"; {pour} {figure_text(volume)} ml" for pour, volume in pours)
-    split = split if len(pours) > 1 else ""
     return Working(
         figure=f"Volume of {name}",
-        value=rest,
+        value=whole - sum(volume for _, volume in solids),
         unit="ml",
         given=(
             Given("filled to", level_mm, "mm"),
@@ -68,9 +59,50 @@ def rest_volume(
             *(Given(solid, volume, "ml") for solid, volume in solids),
         ),
         rule="what is left = volume to the level − everything that stands in it",
-        arithmetic=f"{area_arithmetic(plan)} × {figure_text(level_mm)} / 1 000{taken} = "
-        f"{figure_text(rest)} ml{split}",
+        arithmetic=_around(plan, level_mm, solids),
         source=GEOMETRY,
+    )
+
+
+def pour_volume(
+    name: str, plan: Plan, low_mm: float, high_mm: float, solids: tuple[tuple[str, float], ...]
+) -> Working:
+    """One pour of the fill, between two heights; V = A (high - low) - what stands in it there.
+
+    Args:
+        name: the pour's name [text].
+        plan: the mold's plan [mm].
+        low_mm: where it begins, above the board [mm].
+        high_mm: where it ends [mm].
+        solids: names and volumes of what stands in it between them, shape (n,) [ml].
+    Returns:
+        the working [ml].
+    Source:
+        geometry, exact.
+    """
+    deep = high_mm - low_mm
+    whole = plan.area_mm2 * deep / MM3_PER_ML
+    return Working(
+        figure=f"Volume of {name}",
+        value=whole - sum(volume for _, volume in solids),
+        unit="ml",
+        given=(
+            Given("from", low_mm, "mm"),
+            Given("to", high_mm, "mm"),
+            *(Given(solid, volume, "ml") for solid, volume in solids),
+        ),
+        rule="one pour = area × its height − what stands in it",
+        arithmetic=_around(plan, deep, solids),
+        source=GEOMETRY,
+    )
+
+
+def _around(plan: Plan, high_mm: float, solids: tuple[tuple[str, float], ...]) -> str:
+    """Volume of a height of the mold less what stands in it, written out."""
+    rest = plan.area_mm2 * high_mm / MM3_PER_ML - sum(volume for _, volume in solids)
+    taken = "".join(f" − {figure_text(volume)}" for _, volume in solids)
+    return (
+        f"{area_arithmetic(plan)} × {figure_text(high_mm)} / 1 000{taken} = {figure_text(rest)} ml"
     )
 
 

@@ -3,7 +3,7 @@
 from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
 from fernbell.core.formulas.book import USUAL_LOSSES, Book, Formula, Line, Losses, refuse_circle
 from fernbell.core.formulas.composition import Composition, Content, compose, contents
-from fernbell.core.formulas.kinds import usual_rule
+from fernbell.core.formulas.kinds import usual_kind, usual_rule
 from fernbell.core.formulas.method import Step, Wait, WaitKind, wait_words
 from fernbell.core.formulas.readings import (
     FormulaReading,
@@ -58,6 +58,7 @@ __all__ = [
     "refuse_circle",
     "sheet_working",
     "sheets",
+    "usual_kind",
     "usual_rule",
     "volume_working",
     "wait_words",

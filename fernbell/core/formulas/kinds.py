@@ -29,3 +29,27 @@ def usual_rule(kind: str) -> str:
         common practice.
     """
     return USUAL_RULE.get(kind, "")
+
+
+USUAL_KIND = {
+    "base": "sponge",
+    "insert": "fruit",
+    "fill": "mousse",
+    "coat": "glaze",
+    "band": "chocolate",
+    "garnish": "crisp",
+}
+"""What a new formula is taken for, by what it is to do; common practice."""
+
+
+def usual_kind(rule: str) -> str:
+    """The kind a new formula is taken for, by what it is to do in a dessert.
+
+    Args:
+        rule: base, insert, fill, coat, band or garnish [text].
+    Returns:
+        a kind; nothing where there is no usual [text].
+    Source:
+        common practice.
+    """
+    return USUAL_KIND.get(rule, "")

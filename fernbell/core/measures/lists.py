@@ -62,24 +62,33 @@ def _read(lines: list[str]) -> Iterator[Pasted]:
             yield Pasted(line.strip(), refusal="a sum", heading=True)
         else:
             begun = True
-            yield _understood(line.strip(), _in_order(plain, cells, unit))
+            yield _understood(line.strip(), plain, cells, unit)
 
 
-def _understood(text: str, ordered: str) -> Pasted:
+def _understood(text: str, plain: str, cells: list[str], unit: str) -> Pasted:
     try:
-        return Pasted(text, amount=read_amount(ordered))
+        return Pasted(text, amount=read_amount(_in_order(plain, cells, unit)))
     except CoreError as refusal:
         return Pasted(text, refusal=str(refusal))
 
 
 def _in_order(plain: str, cells: list[str], unit: str) -> str:
-    """The line as 'number unit name'."""
+    """The line as 'number unit name'; NotUnderstood where its number may be two."""
     if len(cells) > 1:
         return _from_cells(cells, unit)
     found = _NAME_FIRST.match(plain)
     if found and (not found.group(3) or _is_unit(found.group(3))):
+        _refuse_thousands(found.group(1), found.group(2))
         return f"{found.group(2)} {found.group(3)} {found.group(1).rstrip(' :,=')}"
     return plain
+
+
+def _refuse_thousands(name: str, number: str) -> None:
+    """'Milk 1 250 g' is 1250 g of milk, or 250 g of a milk called 1: nobody can tell."""
+    head = re.search(r"\s([1-9]\d{0,2})$", name)
+    if head and re.fullmatch(r"\d{3}", number):
+        allowed = f"written as {head.group(1)}{number}, or apart by a colon"
+        raise NotUnderstood("amount", f"{head.group(1)} {number}", allowed)
 
 
 def _from_cells(cells: list[str], unit: str) -> str:

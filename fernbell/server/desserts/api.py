@@ -6,6 +6,7 @@ from uuid import UUID
 from django.http import HttpRequest, HttpResponse
 from ninja import Query
 
+from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.core.desserts import place_stack, propose, propose_layer, refit
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert
@@ -81,6 +82,13 @@ def _sizes(request: HttpRequest, entry: DessertIn) -> list[assemble.Sized]:
     return assemble.sized(entry, _on_shelf(request.auth, entry))
 
 
+def _drawn(request: HttpRequest, entry: DessertIn) -> CoreDessert:
+    """The size an entry's parts are drawn in; its other sizes are not looked at."""
+    require(request.auth, Act.READ)
+    alone = entry.model_copy(update={"sizes": []})
+    return assemble.drawn(alone, _on_shelf(request.auth, alone)[entry.mold])
+
+
 def _saved(request: HttpRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
     """A row's sizes; `count` is how many of its own."""
     require(request.auth, Act.READ)
@@ -107,7 +115,7 @@ def what_if(request: HttpRequest, data: DessertIn, size: SizeKey = "") -> HttpRe
 @router.post("/propose", response=Proposed, operation_id="propose_part")
 def proposed(request: HttpRequest, data: ProposeIn) -> Any:
     """A part measured for a dessert as it is drawn; nothing is saved."""
-    dessert, formula = _sizes(request, data.dessert)[0].dessert, str(data.formula)
+    dessert, formula = _drawn(request, data.dessert), str(data.formula)
     if data.into is not None:
         return {"part": propose_layer(dessert, data.into, data.key, formula)}
     return {"part": propose(dessert, data.rule, data.key, formula)}
@@ -116,7 +124,7 @@ def proposed(request: HttpRequest, data: ProposeIn) -> Any:
 @router.post("/place", response=Placed, operation_id="place_stack")
 def placed(request: HttpRequest, data: PlaceIn) -> Any:
     """A stack measured for a dessert as it is drawn; nothing is saved."""
-    dessert = _sizes(request, data.dessert)[0].dessert
+    dessert = _drawn(request, data.dessert)
     parts, shape = kept(actions.find(request.auth, STACK, data.stack))
     if len(data.keys) != len(parts):
         raise Invalid.field("keys", f"Give {len(parts)} keys, one for every part of the stack.")
@@ -126,7 +134,7 @@ def placed(request: HttpRequest, data: PlaceIn) -> Any:
 @router.post("/refit", response=Refitted, operation_id="refit_dessert")
 def refitted(request: HttpRequest, data: RefitIn) -> Any:
     """A dessert as it is drawn in another mold, its gaps kept; nothing is saved."""
-    dessert = _sizes(request, data.dessert)[0].dessert
+    dessert = _drawn(request, data.dessert)
     mold = _on_shelf(request.auth, DessertIn(name="-", mold=data.mold))[data.mold]
     fitted = refit(dessert, mold_of(mold))
     return {"mold": mold.pk, "parts": list(fitted.parts), "portions": fitted.portions}

@@ -35,7 +35,6 @@ class Sized:
     mold: Mold
     dessert: Dessert
     count: int
-    follows: bool
 
 
 def formulas_of(parts: Sequence[Any]) -> Iterator[tuple[str, str]]:
@@ -69,16 +68,15 @@ def sized(entry: DessertIn, molds: Molds) -> list[Sized]:
     """Every size of an entry as a core value, its own first; what follows it is refitted."""
     first = drawn(entry, molds[entry.mold])
     others = [_size(first, size, molds[size.mold]) for size in entry.sizes]
-    return [Sized(FIRST, molds[entry.mold], first, entry.count, follows=False), *others]
+    return [Sized(FIRST, molds[entry.mold], first, entry.count), *others]
 
 
 def _size(first: Dessert, size: SizeIn, mold: Mold) -> Sized:
     fitted = refit(first, mold_of(mold))
-    follows = size.parts is None
     parts = fitted.parts if size.parts is None else tuple(size.parts)
     portions = size.portions or fitted.portions
     dessert = replace(fitted, parts=parts, portions=portions)
-    return Sized(size.key, mold, dessert, size.count, follows)
+    return Sized(size.key, mold, dessert, size.count)
 
 
 def solved(kitchen: UUID, sizes: Sequence[Sized]) -> Order:
@@ -104,13 +102,10 @@ def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
         sizes=[
             SizeOut.model_construct(
                 key=one.key,
-                mold=one.mold.pk,
                 mold_name=one.mold.name,
                 says=size_words(one.dessert.mold),
                 count=one.count,
-                follows=one.follows,
                 wrong=any(finding.severity == Severity.WRONG for finding in result.findings),
-                finished=result.finished,
             )
             for one, result in zip(sizes, order.sizes, strict=True)
         ],

@@ -22,7 +22,6 @@ from fernbell.core.desserts import (
     Wedges,
 )
 from fernbell.core.errors import OutOfRange
-from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut
 from fernbell.server.molds.schemas import Shape
 
@@ -157,13 +156,10 @@ class SizeOut(Schema):
     """One size of an order in brief: '12 × Ø 8 cm', and whether something is wrong with it."""
 
     key: str
-    mold: UUID
     mold_name: str
     says: str
     count: int
-    follows: bool
     wrong: bool
-    finished: Working | None
 
 
 class WorkedOut(Schema):

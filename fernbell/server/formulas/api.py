@@ -6,7 +6,7 @@ from uuid import UUID
 
 from django.http import HttpRequest
 
-from fernbell.core.formulas import refuse_circle
+from fernbell.core.formulas import refuse_circle, usual_kind
 from fernbell.server.formulas import assemble
 from fernbell.server.formulas.models import Formula, FormulaLine
 from fernbell.server.formulas.schemas import (
@@ -33,7 +33,8 @@ from fernbell.server.problems import Invalid
 def write(member: Member, row: Formula, data: FormulaIn) -> None:
     """Put an entry on a row and its lines; refuse a circle."""
     _known(member, data.lines)
-    row.name, row.kind, row.flavor = data.name, data.kind, data.flavor
+    row.name, row.flavor = data.name, data.flavor
+    row.kind = data.kind or usual_kind(data.does)
     row.base_line = data.base_line
     row.losses = asdict(data.losses)
     row.gas_kept = data.gas_kept

@@ -49,10 +49,11 @@ class StepIn(Entry):
 
 
 class FormulaIn(Entry):
-    """A formula as entered."""
+    """A formula as entered; without a kind it gets the usual one of what it is to do (`does`)."""
 
     name: Name
     kind: Annotated[str, StringConstraints(max_length=40)] = ""
+    does: Annotated[str, StringConstraints(max_length=20)] = ""
     flavor: Annotated[str, StringConstraints(max_length=40)] = ""
     lines: list[LineIn] = Field(default=[], max_length=MOST_LINES)
     base_line: Annotated[str, StringConstraints(max_length=60)] = ""

@@ -8,6 +8,9 @@ import { dropUnsaved, keepUnsaved, unsavedOf } from './unsaved'
 /** How long to wait before the server is asked again after silence. */
 export const AGAIN_MS = 3000
 
+/** Not this entry, not by this person, not this row: asking again would change nothing. */
+const REFUSED = new Set([400, 403, 404, 422])
+
 export function useDraft<K extends Kind>(
   kind: K,
   id: () => string | undefined,
@@ -92,8 +95,8 @@ export function useDraft<K extends Kind>(
     } catch (error) {
       if (!(error instanceof Problem)) throw error
       if (sent?.id === shown) problem.value = error
-      // A refused entry is not worth keeping for later; silence and a stale save are.
-      if (sent && error.status !== 0 && error.status !== 409) dropUnsaved(kind, sent.id)
+      // A refused entry is not worth keeping for later; everything else may yet be saved.
+      if (sent && REFUSED.has(error.status)) dropUnsaved(kind, sent.id)
     } finally {
       saving.value = false
     }

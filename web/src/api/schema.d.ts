@@ -1066,13 +1066,24 @@ export interface components {
         };
         /**
          * Content
-         * @description One reading of what a formula contains; `needs` names what has to be known for it.
+         * @description One reading of what a formula contains.
+         *
+         *     Without a working it is unknown: `needs` names the ingredients whose make-up it wants, and
+         *     `overcooked` the formulas that cook off more than they have water.
          */
         Content: {
             /** Name */
             name: string;
-            /** Needs */
+            /**
+             * Needs
+             * @default []
+             */
             needs: string[];
+            /**
+             * Overcooked
+             * @default []
+             */
+            overcooked: string[];
             working: components["schemas"]["Working"] | null;
         };
         /**
@@ -1371,7 +1382,7 @@ export interface components {
         };
         /**
          * FormulaIn
-         * @description A formula as entered.
+         * @description A formula as entered; without a kind it gets the usual one of what it is to do (`does`).
          */
         FormulaIn: {
             /**
@@ -1379,6 +1390,11 @@ export interface components {
              * @default
              */
             base_line: string;
+            /**
+             * Does
+             * @default
+             */
+            does: string;
             /**
              * Flavor
              * @default
@@ -2058,12 +2074,10 @@ export interface components {
             high_mm: number;
             /** Low Mm */
             low_mm: number;
-            /** Mass G */
-            mass_g: number | null;
+            mass: components["schemas"]["Working"] | null;
             /** Name */
             name: string;
-            /** Volume Ml */
-            volume_ml: number;
+            volume: components["schemas"]["Working"];
         };
         /**
          * ProposeIn
@@ -2362,16 +2376,8 @@ export interface components {
         SizeOut: {
             /** Count */
             count: number;
-            finished: components["schemas"]["Working"] | null;
-            /** Follows */
-            follows: boolean;
             /** Key */
             key: string;
-            /**
-             * Mold
-             * Format: uuid
-             */
-            mold: string;
             /** Mold Name */
             mold_name: string;
             /** Says */
@@ -2455,7 +2461,8 @@ export interface components {
          * @description One stage of the building.
          *
          *     `shows` are the shapes of the cut that stand after it, by their place in its section, and
-         *     `fresh` those that are new. `ahead` says what the formulas used here need before. The wait
+         *     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
+         *     `ahead` says what the formulas used here need before. The wait
          *     begins when the stage is done; `wait_source` says who asks for it.
          */
         Stage: {
@@ -2494,6 +2501,7 @@ export interface components {
              * @default
              */
             wait_source: string;
+            working?: components["schemas"]["Working"] | null;
         };
         /**
          * Step

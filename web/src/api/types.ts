@@ -26,7 +26,8 @@ export type Finding = Schemas['Finding']
 export type Working = Schemas['Working']
 export type Formula = Schemas['FormulaOut']
 export type FormulaBrief = Schemas['FormulaBrief']
-export type FormulaEntry = Schemas['FormulaIn']
+/** `does` is only said of a new one, which takes its kind from it. */
+export type FormulaEntry = Omit<Schemas['FormulaIn'], 'does'> & { does?: string }
 export type FormulaLine = Schemas['LineOut']
 export type Reading = Schemas['ReadingOut']
 export type SheetPage = Schemas['SheetOut']

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Add a part by what it does, of a formula that is there or is written next. */
 import Modal from 'ant-design-vue/es/modal'
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, nextTick, ref } from 'vue'
 
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaBrief, Part } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { fitsOption } from '../kit/search'
 import { useSession } from '../shell/session'
 import { useFirstFocus } from '../kit/useFirstFocus'
@@ -43,14 +43,6 @@ const { rows: stacks } = useRows('stacks')
 const { archive } = useWrites('stacks')
 const { isChef } = useSession()
 
-const KIND_FOR: Record<Part['rule'], string> = {
-  base: 'sponge',
-  insert: 'fruit',
-  fill: 'mousse',
-  coat: 'glaze',
-  band: 'chocolate',
-  garnish: 'crisp',
-}
 const options = computed(() => {
   const known = props.formulas.map((one) => ({ value: one.id, label: one.name }))
   const typed = name.value.trim()
@@ -82,8 +74,7 @@ async function add() {
 }
 
 async function written(): Promise<string> {
-  const kind = KIND_FOR[rule.value]
-  const row = await create.mutateAsync({ name: newName.value, kind })
+  const row = await create.mutateAsync({ name: newName.value, does: rule.value })
   return row.id
 }
 

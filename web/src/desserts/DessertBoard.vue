@@ -6,7 +6,8 @@ import type { FormulaBrief } from '../api/types'
 import { lookOf } from '../kit/flavors'
 import SaveNotice from '../kit/SaveNotice.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
-import { useCommands } from '../shell/commands'
+import UndoButtons from '../kit/UndoButtons.vue'
+import { undoCommands, useCommands } from '../shell/commands'
 import BuildStrip from './BuildStrip.vue'
 import CutDrawing from './CutDrawing.vue'
 import { canReorder, handlesOf } from './dragging'
@@ -51,12 +52,7 @@ const round = computed(() => worked.value?.shape.kind === 'ring')
 useCommands(() => [
   { name: 'Turn the drawing over', keys: 't', run: () => (turned.value = !turned.value) },
   { name: 'Show the building, stage by stage', keys: 'b', run: () => (stageAt.value = 0) },
-  ...(props.disabled
-    ? []
-    : [
-        { name: 'Undo', keys: 'Ctrl Z', run: undo.undo, listens: false },
-        { name: 'Redo', keys: 'Ctrl Shift Z', run: undo.redo, listens: false },
-      ]),
+  ...undoCommands(undo, props.disabled),
 ])
 </script>
 
@@ -87,26 +83,7 @@ useCommands(() => [
         ]"
         @change="(way) => (turned = way)"
       />
-      <span v-if="!disabled" class="steps">
-        <button
-          type="button"
-          class="deed small"
-          :disabled="!undo.canUndo.value"
-          title="Undo (Ctrl Z)"
-          @click="undo.undo"
-        >
-          Undo
-        </button>
-        <button
-          type="button"
-          class="deed small"
-          :disabled="!undo.canRedo.value"
-          title="Redo (Ctrl Shift Z)"
-          @click="undo.redo"
-        >
-          Redo
-        </button>
-      </span>
+      <UndoButtons v-if="!disabled" :undo="undo" />
       <span class="where">
         {{ [worked ? moldWords(worked.shape) : '', drawing?.scale].filter(Boolean).join(' · ') }}
       </span>
@@ -183,11 +160,6 @@ useCommands(() => [
   display: flex;
   flex-direction: column;
   gap: 10px;
-}
-
-.steps {
-  display: flex;
-  gap: 6px;
 }
 
 .caption {

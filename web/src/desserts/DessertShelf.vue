@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** The dessert's name, its parts from the top down, and the sizes it is made in. */
 import { MenuItem } from 'ant-design-vue/es/menu'
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import type { Built, DessertBrief, FormulaBrief, Part } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { clock } from '../kit/format'
 import RowMenu from '../kit/RowMenu.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
@@ -96,6 +96,8 @@ const addStack = (stack: string, count: number) =>
 const changeMold = (mold: string) =>
   guarded(async () => {
     if (!view.value) return
+    // A size that follows the first goes on following it in its new mold.
+    if (props.work.follows.value) return edit({ mold })
     const fitted = await refit(view.value, mold)
     await edit({ mold, parts: fitted.parts, portions: fitted.portions })
   })

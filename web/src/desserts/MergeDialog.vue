@@ -4,7 +4,7 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
 import { useRows } from '../api/shelves'
-import type { DessertEntry, FormulaBrief, Layer, Part } from '../api/types'
+import type { DessertEntry, FormulaBrief, Layer, Part, SizeEntry } from '../api/types'
 import { LAYER_MEASURES, MEASURES, valueOf } from './measures'
 import { type Difference, differences, firstChoices, merged, type Side } from './merge'
 import { DOES } from './parts'
@@ -68,17 +68,24 @@ function title(one: Difference): string {
   return FIELD_WORDS[one.key] ?? `${partName(part)} (${DOES[part.rule].title.toLowerCase()})`
 }
 
+const moldName = (id: string) => molds.value.find((one) => one.id === id)?.name ?? 'Unknown'
+const sizeWords = (one: SizeEntry) =>
+  `${one.count ?? 1} × ${moldName(one.mold)}${one.parts ? ', drawn on its own' : ''}`
+
+function portionWords(portions: DessertEntry['portions']): string {
+  if (!portions) return 'as usual'
+  if (portions.cut === 'grid') return `${portions.columns} along, ${portions.rows} across`
+  return portions.cut === 'by weight'
+    ? `about ${portions.portion_g} g each`
+    : `${portions.count} ${portions.cut === 'wedges' ? 'wedges' : 'pieces'}`
+}
+
 function words(one: Difference, side: Side): string {
   const value = one[side]
   if (one.key.startsWith('part/')) return partWords(value as Part | undefined)
-  if (one.key === 'mold') return molds.value.find((mold) => mold.id === value)?.name ?? '–'
-  if (one.key === 'portions') {
-    return Object.entries((value ?? {}) as object)
-      .filter(([field]) => field !== 'cut')
-      .map(([, count]) => String(count))
-      .join(' × ')
-  }
-  if (one.key === 'sizes') return `${(value as unknown[] | undefined)?.length ?? 0} more`
+  if (one.key === 'mold') return moldName(String(value))
+  if (one.key === 'portions') return portionWords(value as DessertEntry['portions'])
+  if (one.key === 'sizes') return (value as SizeEntry[]).map(sizeWords).join('; ') || 'none'
   if (one.key === 'order') {
     const entry = side === 'mine' ? mine : theirs
     return (entry.parts ?? []).map(partName).join(', ')

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** A new dessert: its name, and a mold from the wall or a ring measured now. */
 import Modal from 'ant-design-vue/es/modal'
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { Problem } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
+import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
 import { useFirstFocus } from '../kit/useFirstFocus'

@@ -2,8 +2,9 @@
 /** The selected part: its measures, the working beneath them, and what can be kept of it. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 
-import type { FormulaBrief, Part, PartResult } from '../api/types'
+import type { FormulaBrief, Part } from '../api/types'
 import { figure } from '../kit/format'
+import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useWorking } from '../kit/working'
 import PartEditor from './PartEditor.vue'
 import { type Chosen, fieldPath, sameChoice, withPart } from './parts'
@@ -35,10 +36,6 @@ const errorAt = computed(() => errorsUnder(chosen.value && { ...chosen.value, la
 const layerErrorAt = computed(() => errorsUnder(chosen.value))
 
 const change = (one: Part) => props.work.edit({ parts: withPart(view.value?.parts ?? [], one) })
-const pourWords = (pour: NonNullable<PartResult['pours']>[number]) =>
-  `${pour.name}: ${figure(pour.volume_ml, 0)} ml` +
-  (pour.mass_g == null ? '' : `, ${figure(pour.mass_g, 0)} g`) +
-  ` from ${figure(pour.low_mm, 1)} to ${figure(pour.high_mm, 1)} mm`
 const arithmetic = computed(
   () => result.value?.make?.steps?.[0]?.arithmetic ?? result.value?.volume?.arithmetic,
 )
@@ -64,7 +61,11 @@ const arithmetic = computed(
     />
     <div v-if="result" class="working">
       <p>{{ arithmetic }}</p>
-      <p v-for="pour in result.pours" :key="pour.name" class="quiet">{{ pourWords(pour) }}</p>
+      <p v-for="pour in result.pours" :key="pour.name" class="quiet">
+        {{ pour.name }}, {{ figure(pour.low_mm, 1) }} to {{ figure(pour.high_mm, 1) }} mm:
+        <WorkedFigure :working="pour.volume" />,
+        <WorkedFigure :working="pour.mass ?? null" />
+      </p>
       <button
         v-if="result.make ?? result.volume"
         type="button"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The measures of the selected part, each by its own rule. */
 import Checkbox from 'ant-design-vue/es/checkbox'
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed } from 'vue'
 
 import type { FormulaBrief, Layer, Part } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import { fitsOption } from '../kit/search'
 import { LAYER_MEASURES, type Measure, MEASURES, valueOf } from './measures'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** How one dessert is divided: wedges or rows, so many, or so heavy. */
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed } from 'vue'
 
 import type { Portions, Solved } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** What is made at once: each size with its count, its mold, and whether it follows the first. */
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed } from 'vue'
 
 import { useRows } from '../api/shelves'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { FIRST, sizeOf, withoutSize, withSize } from './sizes'
 import { moldWords, newKey } from './parts'
 import type { Composing } from './useComposing'
@@ -11,7 +11,7 @@ import type { Composing } from './useComposing'
 const props = defineProps<{ work: Composing; disabled: boolean }>()
 const emit = defineEmits<{ mold: [mold: string] }>()
 const { rows: molds } = useRows('molds')
-const { draft, view, worked, size, asked } = props.work
+const { draft, view, worked, size, asked, follows } = props.work
 
 const options = computed(() =>
   molds.value.map((one) => ({ value: one.id, label: one.name, title: moldWords(one.shape) })),
@@ -72,13 +72,13 @@ function follow() {
     <template v-else>
       <p class="quiet">
         {{
-          own.parts
-            ? 'Drawn on its own.'
-            : 'Follows the first size: gaps and heights kept. Draw on it, and it stands on its own.'
+          follows
+            ? 'Follows the first size: gaps and heights kept. Draw on it, and it stands on its own.'
+            : 'Drawn on its own.'
         }}
       </p>
       <p v-if="!disabled" class="deeds">
-        <button v-if="own.parts" type="button" class="deed small" @click="follow">
+        <button v-if="!follows" type="button" class="deed small" @click="follow">
           Follow the first size
         </button>
         <button type="button" class="deed small warn" @click="takeOut">Take out this size</button>

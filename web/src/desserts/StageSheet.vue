@@ -2,6 +2,7 @@
 /** One stage of the building, large, with what it waits for. */
 import type { Cut, Stage } from '../api/types'
 import type { Look } from '../kit/flavors'
+import { useWorking } from '../kit/working'
 import StageDrawing from './StageDrawing.vue'
 
 defineProps<{
@@ -11,6 +12,7 @@ defineProps<{
   cut: Cut
   lookOf: (formula: string) => Look
 }>()
+const { show } = useWorking()
 const emit = defineEmits<{ step: [by: 1 | -1]; close: [] }>()
 </script>
 
@@ -21,7 +23,12 @@ const emit = defineEmits<{ step: [by: 1 | -1]; close: [] }>()
       <h2>
         <span class="number">{{ number }}</span> {{ stage.title }}
       </h2>
-      <p>{{ stage.says }}</p>
+      <p>
+        {{ stage.says }}
+        <button v-if="stage.working" type="button" class="how" @click="show(stage.working)">
+          How it comes about
+        </button>
+      </p>
       <p v-for="one in stage.ahead" :key="one" class="ahead">Made ahead · {{ one }}</p>
       <p v-if="stage.wait_says" :class="['wait', { cold: stage.cold }]">
         Then {{ stage.wait_says }} <span class="quiet">({{ stage.wait_source }})</span>
@@ -60,6 +67,15 @@ const emit = defineEmits<{ step: [by: 1 | -1]; close: [] }>()
   display: grid;
   gap: 8px;
   padding: 14px 18px;
+}
+
+.how {
+  background: none;
+  border: 0;
+  color: var(--fern);
+  cursor: pointer;
+  padding: 0 0 0 6px;
+  text-decoration: underline;
 }
 
 .number {

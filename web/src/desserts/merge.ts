@@ -1,6 +1,6 @@
 /** Two versions of a dessert, part by part: what differs, who changed it, and one made of both. */
 import type { DessertEntry, Part } from '../api/types'
-import { sameData } from './steps'
+import { sameData } from '../kit/steps'
 
 export type Side = 'mine' | 'theirs'
 

@@ -5,7 +5,7 @@ import type { DessertEntry } from '../api/types'
 import { type Chosen, partRows } from './parts'
 import { editOf, FIRST, sizeOf, viewOf } from './sizes'
 import { useDessert, useWorkedOut } from './useDessert'
-import { useUndo } from './useUndo'
+import { useUndo } from '../kit/useUndo'
 
 export type Composing = ReturnType<typeof useComposing>
 
@@ -24,6 +24,11 @@ export function useComposing(id: () => string | undefined) {
     return draft.value && sizeOf(draft.value, key) ? key : FIRST
   })
   const view = computed(() => draft.value && viewOf(draft.value, size.value, worked.value))
+  /** Whether what is seen is another size that has no parts of its own. */
+  const follows = computed(() => {
+    const own = draft.value && sizeOf(draft.value, size.value)
+    return Boolean(own) && !own?.parts
+  })
   const chosen = ref<Chosen | null>(null)
   const rows = computed(() => partRows(view.value?.parts ?? []))
   const part = computed(() => view.value?.parts?.find((one) => one.key === chosen.value?.part))
@@ -73,6 +78,7 @@ export function useComposing(id: () => string | undefined) {
     asked,
     size,
     view,
+    follows,
     rows,
     chosen,
     part,

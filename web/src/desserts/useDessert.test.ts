@@ -5,7 +5,7 @@ import { defineComponent, h, nextTick, shallowRef } from 'vue'
 import type { DessertEntry, WorkedOut } from '../api/types'
 import { json, mounted, result, serveWith, settled, worked } from '../testing/kitchen'
 import { useDessert, useWorkedOut } from './useDessert'
-import { useUndo } from './useUndo'
+import { useUndo } from '../kit/useUndo'
 
 const entry = (name: string, count = 1): DessertEntry => ({
   name,

@@ -4,12 +4,12 @@ import { ref } from 'vue'
 import type { DessertEntry, Part } from '../api/types'
 import { type Drag, dragged, droppedAt } from './dragging'
 import { withPart } from './parts'
-import { sameData } from './steps'
+import { sameData } from '../kit/steps'
 import type { Composing } from './useComposing'
 
 export function useDrag(work: Composing) {
-  /** Draft, parts and cut a drag began with. */
   const dragging = ref(false)
+  /** Draft and parts a drag began with. */
   let from: { draft: DessertEntry; parts: Part[] } | null = null
 
   function go(next: (parts: Part[]) => Part[] | undefined, done: boolean) {

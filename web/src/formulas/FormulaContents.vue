@@ -9,6 +9,7 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 const props = defineProps<{ contents: Reading['contents'] }>()
 /** Everybody whose make-up is wanted, each once. */
 const wanted = computed(() => [...new Set(props.contents.flatMap((one) => one.needs))])
+const overcooked = computed(() => [...new Set(props.contents.flatMap((one) => one.overcooked))])
 </script>
 
 <template>
@@ -23,12 +24,15 @@ const wanted = computed(() => [...new Set(props.contents.flatMap((one) => one.ne
             :working="one.working"
             :text="figure(one.working.value, one.working.value < 1 ? 2 : 1)"
           />
-          <span v-else class="wrong" :title="`Needs ${one.needs.join(', ')}`">unknown</span>
+          <span v-else class="wrong">unknown</span>
         </dd>
       </template>
     </dl>
     <p v-if="wanted.length" class="quiet">
       Unknown without the make-up of {{ wanted.join(', ') }}: enter it in the pantry.
+    </p>
+    <p v-if="overcooked.length" class="wrong">
+      More cooks off than there is water in {{ overcooked.join(', ') }}: lower what is cooked off.
     </p>
   </section>
 </template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** Write a formula: lines by keyboard, what is lost, its air, the method. */
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { useRows, useWrites } from '../api/shelves'
+import ChoiceField from '../kit/ChoiceField.vue'
 import EmptyState from '../kit/EmptyState.vue'
 import { FLAVORS, KINDS } from '../kit/flavors'
 import { clock } from '../kit/format'
@@ -13,6 +13,9 @@ import RowList from '../kit/RowList.vue'
 import RowMenu from '../kit/RowMenu.vue'
 import SaveNotice from '../kit/SaveNotice.vue'
 import TextField from '../kit/TextField.vue'
+import UndoButtons from '../kit/UndoButtons.vue'
+import { useUndo } from '../kit/useUndo'
+import { undoCommands, useCommands } from '../shell/commands'
 import { useSession } from '../shell/session'
 import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
@@ -29,8 +32,10 @@ const { create } = useWrites('formulas')
 /** The formula asked for, else the first. */
 const id = () => props.id || formulas.value[0]?.id
 const formula = useFormula(id)
+const undo = useUndo(id, formula)
 const reading = useReading(id)
 const shown = computed(() => id() ?? '')
+useCommands(() => undoCommands(undo, !mayWrite.value))
 const entry = computed(() => formula.draft.value)
 const errorAt = (field: string) => formula.problem.value?.at(field)
 const name = ref('')
@@ -66,7 +71,7 @@ async function make(title: string) {
 
 function rename() {
   if (name.value.trim() && name.value !== entry.value?.name) {
-    void formula.edit({ name: name.value.trim() })
+    void undo.edit({ name: name.value.trim() })
   }
 }
 </script>
@@ -117,7 +122,7 @@ function rename() {
               :options="kinds"
               :disabled="!mayWrite"
               placeholder="kind"
-              @change="(kind) => formula.edit({ kind: String(kind) })"
+              @change="(kind) => undo.edit({ kind: String(kind) })"
             />
           </label>
           <label class="choice">
@@ -127,12 +132,13 @@ function rename() {
               :options="flavors"
               :disabled="!mayWrite"
               placeholder="flavor"
-              @change="(flavor) => formula.edit({ flavor: String(flavor) })"
+              @change="(flavor) => undo.edit({ flavor: String(flavor) })"
             />
           </label>
           <RowMenu :id="shown" kind="formulas" :name="entry.name" room="formulas" />
         </header>
-        <p class="quiet">
+        <p class="quiet about">
+          <UndoButtons v-if="mayWrite" :undo="undo" />
           revision {{ formula.row.value?.revision }} · {{ saved }}
           <template v-if="formula.row.value?.changed_by">
             by {{ formula.row.value.changed_by }}</template
@@ -145,13 +151,13 @@ function rename() {
           :reading="reading.data.value"
           :error-at="errorAt"
           :disabled="!mayWrite"
-          @change="formula.edit"
+          @change="undo.edit"
         />
         <MethodEditor
           :steps="(entry.method ?? []) as Step[]"
           :disabled="!mayWrite"
           :error-at="errorAt"
-          @change="(method) => formula.edit({ method })"
+          @change="(method) => undo.edit({ method })"
         />
       </section>
       <div class="zone-ticket">
@@ -162,7 +168,7 @@ function rename() {
           :reading="reading.data.value"
           :error-at="errorAt"
           :disabled="!mayWrite"
-          @change="formula.edit"
+          @change="undo.edit"
         />
       </div>
     </template>
@@ -195,6 +201,13 @@ header {
 
 .name :deep(input) {
   font: 700 20px var(--face-display);
+}
+
+.about {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
 }
 
 .choice {

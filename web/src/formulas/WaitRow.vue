@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** One wait of the method: after which step, what, how long at least and at most, and where. */
-import ChoiceField from '../kit/ChoiceField.vue'
 
 import type { Step, Wait } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 
 const props = defineProps<{

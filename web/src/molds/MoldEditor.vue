@@ -1,14 +1,12 @@
 <script setup lang="ts">
 /** One mold: its inner measures, what it holds, and a trial fill. */
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 
 import { useDraft } from '../api/draft'
 import type { Mold, MoldEntry, MoldShape } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
-import RowMenu from '../kit/RowMenu.vue'
-import SaveNotice from '../kit/SaveNotice.vue'
-import TextField from '../kit/TextField.vue'
+import RowSlip from '../kit/RowSlip.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import FillTrial from './FillTrial.vue'
 
@@ -23,12 +21,6 @@ const mold = useDraft('molds', () => props.id, entryOf)
 const entry = computed(() => mold.draft.value)
 const figures = computed(() => mold.row.value?.figures)
 const errorAt = (field: string) => mold.problem.value?.at(field)
-const name = ref('')
-watch(
-  () => entry.value?.name,
-  (now) => (name.value = now ?? ''),
-  { immediate: true },
-)
 
 const height = { field: 'height_mm', label: 'Height' }
 const MEASURES = {
@@ -47,32 +39,19 @@ function measure(field: string, value: number | null) {
   if (!entry.value || value === null) return
   void mold.edit({ shape: { ...entry.value.shape, [field]: value } as MoldShape })
 }
-
-function rename() {
-  if (entry.value && name.value !== entry.value.name) void mold.edit({ name: name.value })
-}
 </script>
 
 <template>
-  <section v-if="entry" class="slip" aria-label="Mold">
-    <header>
-      <h2>{{ entry.shape.kind === 'ring' ? 'Ring' : 'Frame' }}</h2>
-      <RowMenu :id="id" kind="molds" :name="entry.name" room="molds" />
-    </header>
-    <SaveNotice
-      v-if="mold.problem.value"
-      :problem="mold.problem.value"
-      @reload="mold.reload"
-      @insist="mold.insist"
-    />
-    <TextField
-      v-model="name"
-      label="Name"
-      :disabled="disabled"
-      :error="errorAt('name')"
-      @focusout="rename"
-      @keydown.enter="rename"
-    />
+  <RowSlip
+    v-if="entry"
+    :id="id"
+    kind="molds"
+    room="molds"
+    :title="entry.shape.kind === 'ring' ? 'Ring' : 'Frame'"
+    aria-label="Mold"
+    :row="mold"
+    :disabled="disabled"
+  >
     <div class="measures">
       <NumberField
         v-for="one in MEASURES[entry.shape.kind]"
@@ -117,23 +96,10 @@ function rename() {
       </template>
     </dl>
     <FillTrial :id="id" :key="`${id}/${mold.row.value?.revision}`" />
-  </section>
+  </RowSlip>
 </template>
 
 <style scoped>
-.slip {
-  align-content: start;
-  display: grid;
-  gap: 12px;
-}
-
-header {
-  align-items: center;
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-}
-
 .measures {
   display: grid;
   gap: 8px;

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 /** One ingredient: density, the scale it is weighed on, what one piece weighs. */
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, ref, watch } from 'vue'
 
 import { useDraft } from '../api/draft'
 import type { Ingredient, IngredientEntry } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
-import RowMenu from '../kit/RowMenu.vue'
-import SaveNotice from '../kit/SaveNotice.vue'
+import RowSlip from '../kit/RowSlip.vue'
 import TextField from '../kit/TextField.vue'
 import MakeUpEditor from './MakeUpEditor.vue'
 import PiecesEditor from './PiecesEditor.vue'
@@ -21,10 +20,12 @@ function entryOf(row: Ingredient): IngredientEntry {
 const ingredient = useDraft('ingredients', () => props.id, entryOf)
 const entry = computed(() => ingredient.draft.value)
 const errorAt = (field: string) => ingredient.problem.value?.at(field)
-const text = ref({ name: '', note: '' })
-watch(entry, (now) => (text.value = { name: now?.name ?? '', note: now?.note ?? '' }), {
-  immediate: true,
-})
+const note = ref('')
+watch(
+  () => entry.value?.note,
+  (now) => (note.value = now ?? ''),
+  { immediate: true },
+)
 
 const STEPS = [
   { value: 0.01, label: '0.01 g, fine scale' },
@@ -33,33 +34,22 @@ const STEPS = [
   { value: 5, label: '5 g, large batches' },
 ]
 
-function commit() {
-  const { name, note } = text.value
-  if (!entry.value || (name === entry.value.name && note === entry.value.note)) return
-  void ingredient.edit({ name, note })
+function annotate() {
+  if (note.value !== entry.value?.note) void ingredient.edit({ note: note.value })
 }
 </script>
 
 <template>
-  <section v-if="entry" class="slip" aria-label="Ingredient">
-    <header>
-      <h2>Ingredient</h2>
-      <RowMenu :id="id" kind="ingredients" :name="entry.name" room="pantry" />
-    </header>
-    <SaveNotice
-      v-if="ingredient.problem.value"
-      :problem="ingredient.problem.value"
-      @reload="ingredient.reload"
-      @insist="ingredient.insist"
-    />
-    <TextField
-      v-model="text.name"
-      label="Name"
-      :disabled="disabled"
-      :error="errorAt('name')"
-      @focusout="commit"
-      @keydown.enter="commit"
-    />
+  <RowSlip
+    v-if="entry"
+    :id="id"
+    kind="ingredients"
+    room="pantry"
+    title="Ingredient"
+    aria-label="Ingredient"
+    :row="ingredient"
+    :disabled="disabled"
+  >
     <NumberField
       label="Density, without gaps or air"
       unit="g/ml"
@@ -104,30 +94,17 @@ function commit() {
       @change="(make_up) => ingredient.edit({ make_up })"
     />
     <TextField
-      v-model="text.note"
+      v-model="note"
       label="Note"
       :disabled="disabled"
       :error="errorAt('note')"
-      @focusout="commit"
-      @keydown.enter="commit"
+      @focusout="annotate"
+      @keydown.enter="annotate"
     />
-  </section>
+  </RowSlip>
 </template>
 
 <style scoped>
-.slip {
-  align-content: start;
-  display: grid;
-  gap: 12px;
-}
-
-header {
-  align-items: center;
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-}
-
 .step {
   display: grid;
 }

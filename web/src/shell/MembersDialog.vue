@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import Modal from 'ant-design-vue/es/modal'
-import ChoiceField from '../kit/ChoiceField.vue'
 import { computed, reactive } from 'vue'
 
 import { api, Problem, take } from '../api/client'
 import type { Member, Role } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import TextField from '../kit/TextField.vue'
 
 const emit = defineEmits<{ close: [] }>()

@@ -22,6 +22,18 @@ export function useCommands(commands: () => Command[]) {
 
 export const allCommands = computed(() => sources.value.flatMap((one) => toValue(one)))
 
+/** Undo and redo as commands; their keys are listened for where the steps are. */
+export function undoCommands(
+  { undo, redo }: { undo: () => void; redo: () => void },
+  disabled: boolean,
+): Command[] {
+  if (disabled) return []
+  return [
+    { name: 'Undo', keys: 'Ctrl Z', run: undo, listens: false },
+    { name: 'Redo', keys: 'Ctrl Shift Z', run: redo, listens: false },
+  ]
+}
+
 const TYPING = 'input, textarea, select, [contenteditable], [role="combobox"]'
 
 /** Whether a key belongs to what has the focus, or to a dialog over the screen. */

@@ -7,6 +7,15 @@ import type { Session } from '../api/types'
 
 const KEY = ['session']
 
+const WHO = 'fernbell.who'
+
+/** Steps and unsaved drafts in this tab are of whoever was here before; nobody else sees them. */
+function forgetOthers({ person }: Session) {
+  if (!person || person.username === sessionStorage.getItem(WHO)) return
+  sessionStorage.clear()
+  sessionStorage.setItem(WHO, person.username)
+}
+
 export function useSession() {
   const client = useQueryClient()
   const query = useQuery({
@@ -22,8 +31,7 @@ export function useSession() {
       onSuccess: (session: Session) => {
         client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
         client.setQueryData(KEY, session)
-        // Steps and unsaved drafts are of whoever was here before.
-        sessionStorage.clear()
+        forgetOthers(session)
       },
     })
   return {

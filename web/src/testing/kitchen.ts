@@ -156,13 +156,10 @@ export const worked = (parts: PartResult[], findings: Finding[] = []): WorkedOut
   sizes: [
     {
       key: '',
-      mold: 'm',
       mold_name: 'Ring 20',
       says: 'Ø 20 cm',
       count: 6,
-      follows: false,
       wrong: false,
-      finished: working('Finished weight', 1351),
     },
   ],
   takes: [],
