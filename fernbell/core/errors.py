@@ -1,6 +1,17 @@
 """Refusals: input for which any number would be meaningless."""
 
-_UNITS = {"g_ml": "g/ml", "percent": "%", "mm": "mm", "ml": "ml", "g": "g", "min": "min"}
+_UNITS = {
+    "g_ml": "g/ml",
+    "percent": "%",
+    "mm": "mm",
+    "ml": "ml",
+    "g": "g",
+    "min": "min",
+    "m": "m",
+    "c": "°C",
+    "pa": "Pa",
+    "kg": "kg",
+}
 
 
 def _name_and_unit(field: str) -> tuple[str, str]:

@@ -5,7 +5,7 @@ import math
 import pytest
 
 from fernbell.core.errors import MissingDensity, NotCounted, OutOfRange
-from fernbell.core.measures import read_amount
+from fernbell.core.measures import System, read_amount
 from fernbell.core.pantry import EGG_GRADES, EggPart, Ingredient, Piece, egg_mass, mass_of_amount
 
 EGG = Ingredient("egg", "Egg", 1.03, pieces=(Piece("egg, M", 52),))
@@ -14,7 +14,9 @@ FLOUR = Ingredient("flour", "Flour", 1.45, cup_density_g_ml=0.53)
 
 def test_a_cup_goes_by_the_density_of_a_level_cup() -> None:
     # 236.588 ml x 0.53 g/ml, by hand 125.39 g.
-    assert mass_of_amount(FLOUR, read_amount("1 cup flour")) == pytest.approx(125.39, abs=0.01)
+    assert mass_of_amount(FLOUR, read_amount("1 cup flour"), System.US) == pytest.approx(
+        125.39, abs=0.01
+    )
 
 
 def test_weight_needs_no_density_and_volume_does() -> None:

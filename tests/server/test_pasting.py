@@ -104,7 +104,8 @@ def test_steps_keep_their_waits(shelves: Shelves) -> None:
     entry["method"] = [{"text": "Boil."}, {"text": "Pour, freeze.", "wait": wait}, {"text": " "}]
     path = f"/api/formulas/{shelves.formula['id']}"
     kept = put(shelves.client, path, {"revision": 1, "data": entry}).json()["method"]
-    assert kept == [{"text": "Boil.", "wait": None}, {"text": "Pour, freeze.", "wait": wait}]
+    told = [(one["text"], one["wait"]) for one in kept]
+    assert told == [("Boil.", None), ("Pour, freeze.", wait)]
     stages = shelves.client.get(f"/api/desserts/{shelves.dessert['id']}/solved").json()["solved"]
     base = next(stage for stage in stages["stages"] if stage["code"] == "base")
     assert (base["wait_says"], base["wait_source"]) == (
@@ -165,13 +166,18 @@ def test_rows_are_found_with_or_without_accents(shelves: Shelves) -> None:
 def test_a_make_up_is_kept_and_read_in_the_formulas_that_weigh_it(shelves: Shelves) -> None:
     path = f"/api/ingredients/{shelves.ingredient['id']}"
     reading = f"/api/formulas/{shelves.formula['id']}/reading"
-    unknown = {one["name"]: one for one in shelves.client.get(reading).json()["contents"]}
+
+    def gauges() -> dict[str, Any]:
+        found = shelves.client.get(reading).json()["gauges"]
+        return {one["gauge"]["name"]: one["gauge"] for one in found}
+
+    unknown = gauges()
     assert (unknown["Water"]["working"], unknown["Water"]["needs"]) == (None, ["Cream"])
     entry = entry_of("ingredient", shelves.ingredient)
     entry["make_up"] = {"water": 60, "milk_fat": 35, "lactose": 3}
     kept = put(shelves.client, path, {"revision": 1, "data": entry}).json()["make_up"]
     assert (kept["milk_fat"], kept["protein"]) == (35, None)
-    known = {one["name"]: one for one in shelves.client.get(reading).json()["contents"]}
+    known = gauges()
     assert known["Water"]["working"]["value"] == pytest.approx(60)
     assert known["Fat"]["needs"] == ["Cream"]  # its other fats are unknown, not none
     entry["make_up"] = {"water": 90, "milk_fat": 35}

@@ -26,12 +26,13 @@ FOR_VISITORS = {
 READING = {
     *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
     *("read_line", "read_list", "read_pantry_list"),
+    "prefer",  # what a person changes of these is only their own
 }
 
 
 def body_for(operation: str, shelves: Shelves) -> object:
     """A body the operation would accept, for its own row."""
-    kind = operation.split("_", 1)[1]
+    kind = operation.partition("_")[2]
     if operation == "create_ingredients":
         return {"rows": [{"name": "Another"}, {"name": "One more"}]}
     if operation.startswith("create"):
@@ -66,6 +67,10 @@ def body_for(operation: str, shelves: Shelves) -> object:
             "role": "cook",
         },
         "change_role": {"role": "cook"},
+        "prefer": {"measures": "US", "fahrenheit": True, "inches": False},
+        "describe_kitchen": {"altitude_m": 900, "currency": "EUR"},
+        "mark_revision": {"name": "Good one", "good": True},
+        "restore_revision": {"revision": 1},
     }.get(operation, {})
 
 
@@ -73,7 +78,10 @@ def call(client: Client, method: str, path: str, operation: str, shelves: Shelve
     kind = next((kind for kind, own in PATHS.items() if path.startswith(own)), None)
     there = shelves.row(kind)["id"] if kind else ""
     url = path.replace("{row_id}", there).replace("{member_id}", str(member))
-    url += "?mass_g=10" if operation == "scale_formula" else ""
+    url = url.replace("{revision}", "1")
+    url += {"scale_formula": "?mass_g=10", "compare_revisions": "?before=1&after=1"}.get(
+        operation, ""
+    )
     body = json.dumps(body_for(operation, shelves))
     return client.generic(method.upper(), url, body, content_type="application/json")
 
@@ -164,7 +172,7 @@ def test_the_openapi_document_in_the_repository_is_up_to_date() -> None:
 
 def test_lists_are_capped(chef: Member, as_member: Callable[[Member], Client]) -> None:
     client = as_member(chef)
-    assert client.get("/api/ingredients?limit=501").status_code == 422
+    assert client.get("/api/ingredients?limit=5001").status_code == 422
     assert client.get("/api/ingredients?limit=0").status_code == 422
     for name in ("Ash", "Birch", "Cedar"):
         client.post("/api/ingredients", {"name": name}, content_type="application/json")

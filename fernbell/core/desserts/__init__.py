@@ -1,5 +1,6 @@
 """Desserts: parts placed in a mold, what each takes, what will go wrong, the cut, the building."""
 
+from fernbell.core.desserts.bite import Bite, BitePart, take_bite
 from fernbell.core.desserts.cut import Cut, Dimension, Shape, TopView, draw
 from fernbell.core.desserts.order import Order, Take, solve, solve_order
 from fernbell.core.desserts.parts import (
@@ -30,6 +31,8 @@ from fernbell.core.desserts.stages import Stage
 __all__ = [
     "Band",
     "Base",
+    "Bite",
+    "BitePart",
     "Built",
     "ByCount",
     "ByWeight",
@@ -62,4 +65,5 @@ __all__ = [
     "refit",
     "solve",
     "solve_order",
+    "take_bite",
 ]

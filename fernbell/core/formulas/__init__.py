@@ -1,9 +1,28 @@
 """Formulas: lines, percentages, losses, air, scaling and the sheets they end up on."""
 
 from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
-from fernbell.core.formulas.book import USUAL_LOSSES, Book, Formula, Line, Losses, refuse_circle
-from fernbell.core.formulas.composition import Composition, Content, compose, contents
+from fernbell.core.formulas.book import (
+    USUAL_LOSSES,
+    Book,
+    CookedTo,
+    Formula,
+    Line,
+    Losses,
+    Until,
+    refuse_circle,
+)
+from fernbell.core.formulas.bringing import GROUPS, Brings, brings
+from fernbell.core.formulas.character import Character, characterize
+from fernbell.core.formulas.comparing import Comparison, GaugePair, LinePair, compare
+from fernbell.core.formulas.composition import Composition, compose, settled
+from fernbell.core.formulas.contents import contents
+from fernbell.core.formulas.cooking import Cooking, dissolved
+from fernbell.core.formulas.eggs import EggAccount, Leftover, egg_account, whole_factor
+from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
+from fernbell.core.formulas.judging import Judged
 from fernbell.core.formulas.kinds import usual_kind, usual_rule
+from fernbell.core.formulas.labels import Declared
+from fernbell.core.formulas.mending import Mend
 from fernbell.core.formulas.method import Step, Wait, WaitKind, wait_words
 from fernbell.core.formulas.readings import (
     FormulaReading,
@@ -25,28 +44,51 @@ from fernbell.core.formulas.sheets import (
     sheet_working,
     sheets,
 )
+from fernbell.core.formulas.sweetness import sweetness
 
 __all__ = [
+    "GROUPS",
     "USUAL_LOSSES",
     "Body",
     "Book",
+    "Brings",
+    "Character",
+    "Comparison",
     "Composition",
-    "Content",
+    "CookedTo",
+    "Cooking",
+    "Declared",
     "Demand",
+    "EggAccount",
     "Formula",
     "FormulaReading",
+    "Gauge",
+    "GaugePair",
+    "Judged",
+    "Leftover",
     "Line",
+    "LinePair",
     "Losses",
+    "Mend",
+    "Section",
     "Sheet",
     "SheetLine",
     "Step",
+    "Until",
     "Use",
+    "Verdict",
     "Wait",
     "WaitKind",
+    "Window",
     "batch_working",
+    "brings",
     "building_order",
+    "characterize",
+    "compare",
     "compose",
     "contents",
+    "dissolved",
+    "egg_account",
     "factor_to_mass",
     "factor_to_volume",
     "finished_share",
@@ -56,11 +98,14 @@ __all__ = [
     "percent_workings",
     "read_formulas",
     "refuse_circle",
+    "settled",
     "sheet_working",
     "sheets",
+    "sweetness",
     "usual_kind",
     "usual_rule",
     "volume_working",
     "wait_words",
     "whipped_density",
+    "whole_factor",
 ]

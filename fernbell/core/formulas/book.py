@@ -2,23 +2,29 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass, field
+from enum import StrEnum
 from functools import cached_property
 
 from fernbell.core.errors import CoreError, FormulaCircle, UnknownKey, check_range
 from fernbell.core.formulas.air import GAS_KEPT_IN_FOLDING
 from fernbell.core.formulas.method import Wait
+from fernbell.core.heat import CARAMEL_FROM_C
 from fernbell.core.pantry import Ingredient
 
 
 @dataclass(frozen=True, slots=True)
 class Line:
-    """One line: so many grams of an ingredient, or of another formula as finished."""
+    """One line: so many grams of an ingredient, or of another formula as finished.
+
+    `stage` names the step it goes in at ('boil', 'fold').
+    """
 
     key: str
     mass_g: float
     ingredient: str | None = None
     formula: str | None = None
     overrun_percent: float = 0.0
+    stage: str = ""
 
     def __post_init__(self) -> None:
         check_range("mass_g", self.mass_g)
@@ -29,16 +35,46 @@ class Line:
             )
 
 
+class Until(StrEnum):
+    """What tells that it is cooked enough."""
+
+    TEMPERATURE = "temperature"
+    BRIX = "brix"
+    WEIGHT = "weight"
+
+
+@dataclass(frozen=True, slots=True)
+class CookedTo:
+    """Cooked until the thermometer [°C], the refractometer [°Bx] or the scale [g] says so.
+
+    A weight is that of the whole formula at its own size.
+    """
+
+    until: Until
+    value: float
+
+    def __post_init__(self) -> None:
+        if self.until is Until.TEMPERATURE:
+            check_range("temperature_c", self.value, least=60, most=CARAMEL_FROM_C)
+        elif self.until is Until.BRIX:
+            check_range("brix", self.value, most=98, open_least=True)
+        else:
+            check_range("cooked_to_g", self.value, open_least=True)
+
+
 @dataclass(frozen=True, slots=True)
 class Losses:
     """What does not arrive: boiled or baked off, left in the pan, tasted.
 
     Cooking is a share of what was weighed; pan and tasting are shares of what is then left.
+    Where `cooked_to` says until when, the share follows from it, and `cooking_percent` only
+    stands in while it cannot be worked out.
     """
 
     cooking_percent: float = 0.0
     pan_percent: float = 0.0
     tasting_percent: float = 0.0
+    cooked_to: CookedTo | None = None
 
     def __post_init__(self) -> None:
         check_range("cooking_percent", self.cooking_percent, most=95)
@@ -55,7 +91,8 @@ class Formula:
     """An ordered list of lines with its losses and its air.
 
     `base_line` is the line percentages refer to (None: the whole). A density from a weighed
-    cup replaces the computed one; `waits` are those of its method.
+    cup replaces the computed one; `waits` are those of its method; `whole_eggs` asks for sheets
+    with eggs that need not be weighed.
     """
 
     key: str
@@ -66,6 +103,7 @@ class Formula:
     gas_kept: float = GAS_KEPT_IN_FOLDING
     measured_density_g_ml: float | None = None
     waits: tuple[Wait, ...] = ()
+    whole_eggs: bool = False
 
     def __post_init__(self) -> None:
         check_range("gas_kept", self.gas_kept, most=1)

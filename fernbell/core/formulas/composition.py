@@ -1,12 +1,16 @@
 """What a formula is made of, from what goes into it: mass is conserved component by component."""
 
-from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass, field, replace
+from functools import lru_cache
 
 from fernbell.core.formulas.book import Book, Formula, Line
+from fernbell.core.formulas.cooking import Cooking, cook
 from fernbell.core.formulas.readings import building_order
-from fernbell.core.pantry import COMPONENTS, FATS, SUGARS
-from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
+from fernbell.core.pantry import COMPONENTS, KINDS, MakeUp
+
+Kind = tuple[str, str | float]
+"""A component and of which kind it is: ('gelatin', 200.0), ('polyols', 'sorbitol')."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -14,8 +18,10 @@ class Composition:
     """Grams of each component in what is left of a formula after cooking.
 
     A component is missing where one of the ingredients leaves it unknown; `unknown` names, by
-    component, whose make-up would have to be known. `overcooked` names the formulas in which
-    more cooks off than there is water, which leaves the water unknown.
+    component, whose make-up would have to be known, and by the field of a kind (bloom) where
+    that is. `kinds` are the grams of components that are not all alike, by kind. `overcooked`
+    names the formulas in which more cooks off than there is water, which leaves the water
+    unknown.
     """
 
     name: str
@@ -23,9 +29,20 @@ class Composition:
     grams: Mapping[str, float]
     unknown: Mapping[str, tuple[str, ...]]
     overcooked: tuple[str, ...] = ()
+    kinds: Mapping[Kind, float] = field(default_factory=dict)
+    cooking: Cooking = field(default_factory=Cooking)
+
+    def needs(self, *parts: str) -> tuple[str, ...]:
+        """Names of the ingredients without whose make-up these cannot be told."""
+        whose = (one for part in parts for one in self.unknown.get(part, ()))
+        return tuple(dict.fromkeys(whose))
+
+    def known(self, *parts: str) -> bool:
+        """Whether there is something, and all these components and kinds of it are known."""
+        return self.mass_g > 0 and not any(part in self.unknown for part in parts)
 
 
-def compose(book: Book, keys: Iterable[str]) -> dict[str, Composition]:
+def compose(book: Book, keys: Iterable[str], *, altitude_m: float = 0.0) -> dict[str, Composition]:
     """Compose formulas and everything nested in them.
 
     What cooks off is counted as water; what stays in the pan or is tasted has the same make-up.
@@ -33,6 +50,7 @@ def compose(book: Book, keys: Iterable[str]) -> dict[str, Composition]:
     Args:
         book: where formulas and ingredients are looked up [Book].
         keys: the formulas wanted [keys].
+        altitude_m: height of the kitchen above the sea, for what is cooked to a temperature [m].
     Returns:
         compositions by key, in building order [g].
     Raises:
@@ -43,160 +61,180 @@ def compose(book: Book, keys: Iterable[str]) -> dict[str, Composition]:
     """
     made: dict[str, Composition] = {}
     for key in building_order(book, keys):
-        made[key] = _compose(book, book.formula(key), made)
+        formula = book.formula(key)
+        made[key] = cooked(formula, gather(book, formula, made), altitude_m)
     return made
 
 
-def _compose(book: Book, formula: Formula, made: Mapping[str, Composition]) -> Composition:
-    batch = sum(line.mass_g for line in formula.lines)
-    boiled_off = batch * formula.losses.cooking_percent / 100
-    grams = dict.fromkeys(COMPONENTS, 0.0)
-    unknown: dict[str, dict[str, None]] = {}
-    overcooked: dict[str, None] = {}
-    for line in formula.lines:
-        if not line.mass_g:
-            continue
-        shares, lacking, burnt = _shares(book, line, made)
-        overcooked.update(dict.fromkeys(burnt))
-        for name in COMPONENTS:
-            if name in shares:
-                grams[name] += line.mass_g * shares[name]
-            else:
-                unknown.setdefault(name, {}).update(dict.fromkeys(lacking.get(name, ())))
-    grams["water"] -= boiled_off
-    if grams["water"] < 0 and "water" not in unknown:
-        overcooked[formula.name] = None
-    if overcooked:
-        unknown.setdefault("water", {})
-    return Composition(
-        formula.name,
-        batch - boiled_off,
-        {name: own for name, own in grams.items() if name not in unknown},
-        {name: tuple(whose) for name, whose in unknown.items()},
-        tuple(overcooked),
-    )
+def settled(book: Book, keys: Iterable[str], *, altitude_m: float = 0.0) -> Book:
+    """The book with every share that cooks off worked out where a formula is cooked until a sign.
 
+    Args:
+        book: formulas and ingredients with their make-ups [Book].
+        keys: the formulas wanted [keys].
+        altitude_m: height of the kitchen above the sea [m].
+    Returns:
+        the same book; unchanged where nothing is cooked to a sign [Book].
+    Raises:
+        FormulaCircle: one of them contains itself.
+        UnknownKey: a line points at nothing.
+    Source:
+        mass balance and the boiling curve.
+    """
+    if all(one.losses.cooked_to is None for one in book.formulas):
+        return book
+    made = compose(book, keys, altitude_m=altitude_m)
 
-def _shares(
-    book: Book, line: Line, made: Mapping[str, Composition]
-) -> tuple[Mapping[str, float], Mapping[str, tuple[str, ...]], tuple[str, ...]]:
-    """Shares of a line that are known [1], whose make-up the others want, what overcooks."""
-    if line.formula is not None:
-        nested = made[line.formula]
-        if nested.mass_g <= 0:
-            return {}, dict.fromkeys(COMPONENTS, (nested.name,)), ()
-        shares = {name: grams / nested.mass_g for name, grams in nested.grams.items()}
-        return shares, nested.unknown, nested.overcooked
-    ingredient = book.ingredient(line.ingredient or "")
-    known = ingredient.make_up.known if ingredient.make_up else {}
-    shares = {name: grams / 100 for name, grams in known.items()}
-    return shares, dict.fromkeys(COMPONENTS, (ingredient.name,)), ()
+    def settle(formula: Formula) -> Formula:
+        if formula.losses.cooked_to is None or formula.key not in made:
+            return formula
+        share = made[formula.key].cooking.percent
+        return replace(formula, losses=replace(formula.losses, cooking_percent=share))
+
+    return Book(book.ingredients, tuple(settle(one) for one in book.formulas))
 
 
 @dataclass(frozen=True, slots=True)
-class Content:
-    """One reading of what a formula contains.
+class Shares:
+    """What one gram of a line holds: components, kinds, and whose make-up the rest wants."""
 
-    Without a working it is unknown: `needs` names the ingredients whose make-up it wants, and
-    `overcooked` the formulas that cook off more than they have water.
-    """
-
-    name: str
-    working: Working | None
-    needs: tuple[str, ...] = ()
+    known: tuple[tuple[str, float], ...]
+    kinds: tuple[tuple[Kind, float], ...]
+    lacking: Mapping[str, tuple[str, ...]]
     overcooked: tuple[str, ...] = ()
 
 
-_READINGS: Mapping[str, tuple[str, ...]] = {
-    "Water": ("water",),
-    "Fat": FATS,
-    "Sugars": SUGARS,
-    "Milk fat": ("milk_fat",),
-    "Cocoa butter": ("cocoa_butter",),
-    "Cocoa solids, fat-free": ("cocoa_solids",),
-    "Glucose-syrup solids": ("glucose_syrup_solids",),
-    "Protein": ("protein",),
-    "Alcohol": ("alcohol",),
-    "Salt": ("salt",),
-}
-_ALWAYS = {"Water", "Fat", "Sugars"}
-"""Readings shown even where there is nothing of it. Sugars are those told apart: what glucose
-syrup holds of them depends on its DE, so its solids are a reading of their own."""
+@dataclass(frozen=True, slots=True)
+class Raw:
+    """A batch before it is cooked [g], as `Composition` has it after."""
+
+    batch_g: float
+    grams: Mapping[str, float]
+    kinds: Mapping[Kind, float]
+    unknown: Mapping[str, tuple[str, ...]]
+    overcooked: tuple[str, ...]
+
+    def more(self, shares: Shares, mass_g: float) -> "Raw":
+        """The same with so much more of something that leaves nothing else unknown."""
+        grams, kinds = dict(self.grams), dict(self.kinds)
+        for name, share in shares.known:
+            grams[name] += mass_g * share
+        for kind, share in shares.kinds:
+            kinds[kind] = kinds.get(kind, 0.0) + mass_g * share
+        return replace(self, batch_g=self.batch_g + mass_g, grams=grams, kinds=kinds)
 
 
-def contents(composition: Composition) -> tuple[Content, ...]:
-    """Read a composition: how much of what matters is in it, in per cent of its mass.
+def gather(book: Book, formula: Formula, made: Mapping[str, Composition]) -> Raw:
+    """Put the lines of a formula together.
 
     Args:
-        composition: grams of each component [g].
+        book: where ingredients are looked up [Book].
+        formula: the formula [Formula].
+        made: compositions of what is nested in it [g].
     Returns:
-        readings; those of which there is nothing are left out, but for water, fat, sugars [%].
+        the batch before cooking [g].
+    Raises:
+        UnknownKey: a line points at nothing.
     Source:
-        mass balance, exact; solids are all that is neither water nor alcohol.
+        mass balance, exact.
     """
-    read = [_content(composition, name, parts) for name, parts in _READINGS.items()]
-    shown = [
-        one for one in read if one.name in _ALWAYS or one.working is None or one.working.value > 0
-    ]
-    return (*shown[:1], _solids(composition), *shown[1:])
+    grams = dict.fromkeys(COMPONENTS, 0.0)
+    kinds: dict[Kind, float] = {}
+    unknown: dict[str, dict[str, None]] = {}
+    overcooked: dict[str, None] = {}
+    batch = 0.0
+    for line in formula.lines:
+        mass = line.mass_g
+        if not mass:
+            continue
+        batch += mass
+        shares = shares_of(book, line, made)
+        for name, share in shares.known:
+            grams[name] += mass * share
+        for kind, share in shares.kinds:
+            kinds[kind] = kinds.get(kind, 0.0) + mass * share
+        if shares.lacking:
+            for name, whose in shares.lacking.items():
+                unknown.setdefault(name, {}).update(dict.fromkeys(whose))
+        overcooked.update(dict.fromkeys(shares.overcooked))
+    lacking = {name: tuple(whose) for name, whose in unknown.items()}
+    return Raw(batch, grams, kinds, lacking, tuple(overcooked))
 
 
-def _content(composition: Composition, name: str, parts: tuple[str, ...]) -> Content:
-    if not _known(composition, parts):
-        return _unknown(composition, name, parts)
-    grams = tuple((COMPONENTS[part], composition.grams[part]) for part in parts)
-    present = tuple((word, own) for word, own in grams if own) or grams[:1]
-    total = sum(own for _, own in grams)
-    percent = 100 * total / composition.mass_g
-    terms = " + ".join(figure_text(own) for _, own in present)
-    return Content(
-        name,
-        Working(
-            figure=f"{name} in {composition.name}",
-            value=percent,
-            unit="%",
-            given=(
-                *(Given(word, own, "g") for word, own in present),
-                Given("left after cooking", composition.mass_g, "g"),
-            ),
-            rule="grams of it, summed over the lines / what is left after cooking",
-            arithmetic=f"100 × ({terms}) / {figure_text(composition.mass_g)} = "
-            f"{figure_text(percent)} %",
-            source=MASS_BALANCE + "; the make-ups are the pantry's",
-        ),
+def cooked(formula: Formula, raw: Raw, altitude_m: float = 0.0) -> Composition:
+    """What is left of a batch when it is cooked as a formula says.
+
+    Args:
+        formula: whose losses are followed [Formula].
+        raw: the batch before cooking [g].
+        altitude_m: height of the kitchen above the sea [m].
+    Returns:
+        its composition [g].
+    Source:
+        mass balance; what cooks off is counted as water.
+    """
+    cooking = cook(formula, raw.batch_g, raw.grams, raw.kinds, raw.unknown, altitude_m)
+    grams, unknown, overcooked = dict(raw.grams), dict(raw.unknown), raw.overcooked
+    grams["water"] -= cooking.lost_g
+    if abs(grams["water"]) < 1e-9 * raw.batch_g:
+        grams["water"] = 0.0
+    if grams["water"] < 0 and "water" not in unknown:
+        overcooked = (*overcooked, formula.name)
+    if overcooked:
+        unknown.setdefault("water", ())
+    return Composition(
+        formula.name,
+        raw.batch_g - cooking.lost_g,
+        {name: own for name, own in grams.items() if name not in unknown},
+        unknown,
+        overcooked,
+        raw.kinds,
+        cooking,
     )
 
 
-def _solids(composition: Composition) -> Content:
-    parts = ("water", "alcohol")
-    if not _known(composition, parts):
-        return _unknown(composition, "Solids", parts)
-    water, alcohol, mass = (*(composition.grams[one] for one in parts), composition.mass_g)
-    percent = 100 * (mass - water - alcohol) / mass
-    return Content(
-        "Solids",
-        Working(
-            figure=f"Solids in {composition.name}",
-            value=percent,
-            unit="%",
-            given=(
-                Given("left after cooking", mass, "g"),
-                Given("water", water, "g"),
-                Given("alcohol", alcohol, "g"),
-            ),
-            rule="solids = what is left after cooking − water − alcohol",
-            arithmetic=f"100 × ({figure_text(mass)} − {figure_text(water)} − "
-            f"{figure_text(alcohol)}) / {figure_text(mass)} = {figure_text(percent)} %",
-            source=MASS_BALANCE + "; the make-ups are the pantry's",
-        ),
+def shares_of(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares:
+    """What one gram of a line holds.
+
+    Args:
+        book: where ingredients are looked up [Book].
+        line: the line [Line].
+        made: compositions of the formulas that stand as lines [g].
+    Returns:
+        shares of its mass, and whose make-up the rest wants [1].
+    Raises:
+        UnknownKey: the line points at nothing.
+    Source:
+        the make-ups are the pantry's.
+    """
+    if line.formula is None:
+        ingredient = book.ingredient(line.ingredient or "")
+        return _pure(ingredient.name, ingredient.make_up)
+    nested = made[line.formula]
+    if nested.mass_g <= 0:
+        return Shares((), (), dict.fromkeys(COMPONENTS, (nested.name,)))
+    return Shares(
+        tuple((name, own / nested.mass_g) for name, own in nested.grams.items() if own),
+        tuple((kind, own / nested.mass_g) for kind, own in nested.kinds.items()),
+        nested.unknown,
+        nested.overcooked,
     )
 
 
-def _known(composition: Composition, parts: tuple[str, ...]) -> bool:
-    return composition.mass_g > 0 and all(part in composition.grams for part in parts)
+@lru_cache(maxsize=4096)
+def _pure(name: str, make_up: MakeUp | None) -> Shares:
+    own = make_up.known if make_up else {}
+    lacking = dict.fromkeys((one for one in COMPONENTS if one not in own), (name,))
+    kinds = tuple(_kinds(make_up)) if make_up else ()
+    for component, told in KINDS.items():
+        if own.get(component) and not any(kind[0] == component for kind, _ in kinds):
+            lacking[told] = (name,)
+    return Shares(tuple((one, g / 100) for one, g in own.items() if g), kinds, lacking)
 
 
-def _unknown(composition: Composition, name: str, parts: tuple[str, ...]) -> Content:
-    whose = [one for part in parts for one in composition.unknown.get(part, ())]
-    burnt = composition.overcooked if "water" in parts else ()
-    return Content(name, None, tuple(dict.fromkeys(whose)), burnt)
+def _kinds(make_up: MakeUp) -> Iterator[tuple[Kind, float]]:
+    """Shares of the components that are of a kind, where the kind is known."""
+    for component, told in KINDS.items():
+        grams, kind = getattr(make_up, component), getattr(make_up, told)
+        if grams and kind:
+            yield (component, kind), grams / 100

@@ -40,10 +40,25 @@ class Wait:
 
 @dataclass(frozen=True, slots=True)
 class Step:
-    """One step of a method, and the wait it ends with."""
+    """One step of a method: what to do, to which temperature, how long, with what, until when.
+
+    `stage` is its short name ('boil', 'fold'), `sign` what to stop at, `wait` what it ends with.
+    """
 
     text: str
     wait: Wait | None = None
+    stage: str = ""
+    temperature_c: float | None = None
+    minutes: float | None = None
+    tool: str = ""
+    sign: str = ""
+    caution: str = ""
+
+    def __post_init__(self) -> None:
+        if self.temperature_c is not None:
+            check_range("temperature_c", self.temperature_c, least=-60, most=300)
+        if self.minutes is not None:
+            check_range("minutes", self.minutes, most=48 * 60, open_least=True)
 
 
 def wait_words(wait: Wait) -> str:

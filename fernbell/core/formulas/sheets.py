@@ -3,7 +3,8 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from fernbell.core.formulas.book import Book, Line
+from fernbell.core.formulas.book import Book, Formula, Line
+from fernbell.core.formulas.eggs import EggAccount, egg_account, whole_factor
 from fernbell.core.formulas.readings import FormulaReading, factor_to_mass
 from fernbell.core.measures import round_to_scale
 from fernbell.core.pantry import Ingredient, pieces_in
@@ -32,7 +33,7 @@ class Use:
 
 @dataclass(frozen=True, slots=True)
 class SheetLine:
-    """One line as weighed; `pieces` counts it in the ingredient's own units."""
+    """One line as weighed; `pieces` counts it in the unit it is usually counted in."""
 
     key: str
     name: str
@@ -44,11 +45,15 @@ class SheetLine:
     percent: float | None
     overrun_percent: float
     pieces: tuple[tuple[str, float], ...]
+    stage: str = ""
 
 
 @dataclass(frozen=True, slots=True)
 class Sheet:
-    """One formula at size: what is weighed, what arrives, and what it is for."""
+    """One formula at size: what is weighed, what arrives, and what it is for.
+
+    `spare_g` is what whole eggs make more than was asked for.
+    """
 
     formula: str
     name: str
@@ -60,6 +65,8 @@ class Sheet:
     lines: tuple[SheetLine, ...]
     uses: tuple[Use, ...]
     own_finished: Working
+    spare_g: float = 0.0
+    eggs: EggAccount | None = None
 
 
 def sheets(
@@ -98,10 +105,11 @@ def sheets(
 def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
     formula = reading.formula
     finished = sum(use.mass_g for use in uses)
-    factor = factor_to_mass(reading, finished)
+    asked = factor_to_mass(reading, finished)
     weighed = [_weighed(book, line) for line in formula.lines]
+    factor = _factor(formula, weighed, asked)
     exact = [line.mass_g * factor for line in formula.lines]
-    rounded = round_to_scale(exact, [one.weigh_step_g for one in weighed])
+    rounded = round_to_scale(exact, [_step(formula, one) for one in weighed])
     lines = tuple(
         SheetLine(
             line.key,
@@ -110,10 +118,11 @@ def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
             line.mass_g,
             exact_g,
             mass_g,
-            one.weigh_step_g,
+            _step(formula, one),
             percent,
             line.overrun_percent,
-            tuple([(piece.name, pieces_in(piece, mass_g)) for piece in one.pieces]),
+            tuple([(piece.name, pieces_in(piece, mass_g)) for piece in one.pieces[:1]]),
+            line.stage,
         )
         for line, one, exact_g, mass_g, percent in zip(
             formula.lines, weighed, exact, rounded.masses_g, reading.percents, strict=True
@@ -130,7 +139,26 @@ def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
         lines=lines,
         uses=uses,
         own_finished=reading.finished_working,
+        spare_g=finished * (factor / asked - 1) if asked else 0.0,
+        eggs=egg_account(zip(weighed, rounded.masses_g, strict=True)),
     )
+
+
+def _factor(formula: Formula, weighed: Sequence[Ingredient], asked: float) -> float:
+    """The factor asked for, or where eggs stay whole the next at which those of most are."""
+    if not formula.whole_eggs or not asked:
+        return asked
+    pieces = [
+        asked * line.mass_g / one.pieces[0].mass_g
+        for line, one in zip(formula.lines, weighed, strict=True)
+        if one.egg and one.pieces and line.mass_g
+    ]
+    return whole_factor(asked, max(pieces)) if pieces else asked
+
+
+def _step(formula: Formula, one: Ingredient) -> float:
+    whole = formula.whole_eggs and one.egg and one.pieces
+    return one.pieces[0].mass_g if whole else one.weigh_step_g
 
 
 def _weighed(book: Book, line: Line) -> Ingredient:
@@ -151,15 +179,17 @@ def sheet_working(sheet: Sheet) -> Working:
     Source:
         mass balance.
     """
+    own = sheet.own_finished.value
     asked = " + ".join(f"{use.purpose} {figure_text(use.mass_g)}" for use in sheet.uses)
     return Working(
         figure=f"Size of the sheet, {sheet.name}",
         value=sheet.factor,
         unit="× the formula",
         given=tuple(Given(use.purpose, use.mass_g, "g") for use in sheet.uses),
-        rule="factor = finished grams wanted / finished grams of the formula",
-        arithmetic=f"({asked}) / {figure_text(sheet.own_finished.value)} = "
-        f"{figure_text(sheet.factor)}",
+        rule="factor = finished grams wanted / finished grams of the formula"
+        + (", then to whole eggs" if sheet.spare_g else ""),
+        arithmetic=f"({asked}) / {figure_text(own)} = {figure_text(sheet.finished_g / own)}"
+        + (f"; whole eggs: {figure_text(sheet.factor)}" if sheet.spare_g else ""),
         source=MASS_BALANCE,
         steps=(sheet.own_finished,),
     )

@@ -3,6 +3,7 @@
 import re
 import unicodedata
 from dataclasses import dataclass
+from difflib import get_close_matches
 
 from fernbell.core.errors import NotUnderstood, check_range
 from fernbell.core.measures.units import WRITTEN, is_mass, is_volume
@@ -10,17 +11,39 @@ from fernbell.core.measures.units import WRITTEN, is_mass, is_volume
 _VULGAR = {"¼": "1/4", "½": "1/2", "¾": "3/4", "⅓": "1/3", "⅔": "2/3", "⅛": "1/8"}
 _NUMBER = re.compile(r"\s*(?:(\d+)\s+)?(\d+)\s*/\s*(\d+)|\s*(\d+(?:[.,]\d+)?|[.,]\d+)")
 
+_PLUS = re.compile(r"(?<=[a-zA-Z])\s*\+\s*(?=[\d.,])")
+
 _THOUSANDS = re.compile(r"[1-9]\d{0,2},\d{3}")
 """Thousands or decimals? Nobody can tell, and the difference is a thousandfold."""
 
 
+STATES = ("chopped", "sifted", "packed", "sliced", "ground", "grated", "melted")
+"""How a cup of the same thing may be prepared; written before or behind its name."""
+
+
 @dataclass(frozen=True, slots=True)
 class Amount:
-    """How many of what unit of what; `unit` is empty where pieces are counted."""
+    """How many of what unit of what; `unit` is empty where pieces are counted.
+
+    `also` are further amounts of it, as in '1 cup + 2 tbsp'.
+    """
 
     value: float
     unit: str
     name: str
+    also: tuple[tuple[float, str], ...] = ()
+
+    @property
+    def state(self) -> str:
+        """'chopped', 'sifted' and the like, where it is said; else nothing."""
+        words = folded(self.name).replace(",", " ").split()
+        return next((word for word in words if word in STATES), "")
+
+    @property
+    def plain_name(self) -> str:
+        """The name without its state."""
+        words = [word for word in self.name.split() if folded(word).strip(",") not in STATES]
+        return " ".join(words).strip(" ,")
 
 
 def read_amount(text: str) -> Amount:
@@ -38,6 +61,27 @@ def read_amount(text: str) -> Amount:
     """
     for sign, plain in _VULGAR.items():
         text = text.replace(sign, f" {plain}")
+    head, *more = _PLUS.split(text)
+    also = []
+    while more:
+        also.append(_measure(head))
+        head, *more = more
+    read = _read(head)
+    if not also:
+        return read
+    (value, unit), *rest = also
+    return Amount(value, unit, read.name, (*rest, (read.value, read.unit)))
+
+
+def _measure(text: str) -> tuple[float, str]:
+    """A number and a unit, and nothing behind them."""
+    amount = _read(f"{text} of it")
+    if not amount.unit:
+        raise NotUnderstood("line", repr(text.strip()), "a number and a measure on both sides of +")
+    return amount.value, amount.unit
+
+
+def _read(text: str) -> Amount:
     found = _NUMBER.match(text)
     if not found:
         raise NotUnderstood("line", repr(text), "an amount and a name, such as '250 g cream'")
@@ -63,12 +107,25 @@ def _number(found: re.Match[str]) -> float:
 
 def _unit_and_name(rest: str) -> tuple[str, str]:
     words = rest.split()
+    if rest.lower() in WRITTEN:
+        return rest.lower(), ""
     for count in (2, 1):
         unit = " ".join(words[:count]).lower().replace(".", "")
         if len(words) > count and unit in WRITTEN and (is_mass(unit) or is_volume(unit)):
             name = words[count:]
             return unit, " ".join(name[1:] if name[0] == "of" and len(name) > 1 else name)
+    _refuse_slip(words)
     return "", rest
+
+
+def _refuse_slip(words: list[str]) -> None:
+    """'2 cupps of cream' is no count of cupps: a word that is nearly a measure is a slip."""
+    if len(words) < 2 or words[0].lower() in WRITTEN:
+        return
+    volumes = [unit for unit in WRITTEN if len(unit) > 3 and is_volume(unit)]
+    near = get_close_matches(words[0].lower(), volumes, n=1, cutoff=0.85)
+    if near:
+        raise NotUnderstood("measure", repr(words[0]), f"one that is known, such as {near[0]!r}")
 
 
 def folded(name: str) -> str:

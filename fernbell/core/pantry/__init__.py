@@ -1,33 +1,90 @@
 """Ingredients: density, what they are weighed on, and what one piece weighs."""
 
-from fernbell.core.pantry.eggs import EGG_GRADES, EggGrade, EggPart, egg_mass
+from fernbell.core.pantry.allergens import ALLERGENS, check_allergens
+from fernbell.core.pantry.chocolate import USUAL_TEMPER, Chocolate, ChocolateKind, Temper
+from fernbell.core.pantry.eggs import EGG_GRADES, EggGrade, EggPart, egg_mass, other_part
+from fernbell.core.pantry.gelatin import (
+    AS_SOLD_DRY,
+    LEAF_GRADES,
+    REFERENCE_BLOOM,
+    SCHOOL_SOURCE,
+    WHY_TWO,
+    LeafGrade,
+    School,
+    gelatin_as,
+)
 from fernbell.core.pantry.ingredient import (
     Ingredient,
     Piece,
+    State,
+)
+from fernbell.core.pantry.keeping import Keeping, Store
+from fernbell.core.pantry.lists import NamedDensity, read_densities
+from fernbell.core.pantry.makeup import (
+    COMPONENTS,
+    FATS,
+    KINDS,
+    PECTIN_KINDS,
+    SUGARS,
+    MakeUp,
+    Status,
+    completed,
+)
+from fernbell.core.pantry.measuring import (
+    Measured,
+    cup_density,
     mass_of_amount,
     mass_of_pieces,
     mass_of_volume,
     pieces_in,
+    said_in_kitchen,
 )
-from fernbell.core.pantry.lists import NamedDensity, read_densities
-from fernbell.core.pantry.makeup import COMPONENTS, FATS, SUGARS, MakeUp, completed
+from fernbell.core.pantry.packs import Pack, Price, price_on, price_per_kg
 
 __all__ = [
+    "ALLERGENS",
+    "AS_SOLD_DRY",
     "COMPONENTS",
     "EGG_GRADES",
     "FATS",
+    "KINDS",
+    "LEAF_GRADES",
+    "PECTIN_KINDS",
+    "REFERENCE_BLOOM",
+    "SCHOOL_SOURCE",
     "SUGARS",
+    "USUAL_TEMPER",
+    "WHY_TWO",
+    "Chocolate",
+    "ChocolateKind",
     "EggGrade",
     "EggPart",
     "Ingredient",
+    "Keeping",
+    "LeafGrade",
     "MakeUp",
+    "Measured",
     "NamedDensity",
+    "Pack",
     "Piece",
+    "Price",
+    "School",
+    "State",
+    "Status",
+    "Store",
+    "Temper",
+    "check_allergens",
     "completed",
+    "cup_density",
     "egg_mass",
+    "gelatin_as",
     "mass_of_amount",
     "mass_of_pieces",
     "mass_of_volume",
+    "other_part",
     "pieces_in",
+    "price_on",
+    "price_per_kg",
     "read_densities",
+    "said_in_kitchen",
 ]

@@ -38,6 +38,21 @@ EGG_GRADES = (
 _SHARE = {EggPart.WHOLE: 0.89, EggPart.YOLK: 0.31, EggPart.WHITE: 0.58}
 
 
+def other_part(part: EggPart, mass_g: float, wanted: EggPart) -> float:
+    """Mass of another part of the same egg; m = m of the part x share / share.
+
+    Args:
+        part: the part that is known [EggPart].
+        mass_g: its mass in one egg [g].
+        wanted: the part wanted [EggPart].
+    Returns:
+        mass in the same egg [g].
+    Source:
+        shares 0.31 yolk, 0.58 white: common practice.
+    """
+    return mass_g * _SHARE[wanted] / _SHARE[part]
+
+
 def egg_mass(grade: EggGrade, part: EggPart) -> float:
     """Mass of one egg, yolk or white, without the shell.
 

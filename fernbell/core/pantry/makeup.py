@@ -1,9 +1,11 @@
 """What an ingredient is made of: grams of each component in 100 g, unknown where nobody knows."""
 
 from collections.abc import Mapping
-from dataclasses import asdict, dataclass, replace
+from dataclasses import dataclass
+from enum import StrEnum
 
-from fernbell.core.errors import OutOfRange, check_range
+from fernbell.core.errors import CoreError, OutOfRange, check_range
+from fernbell.core.heat import POLYOLS
 from fernbell.core.working import figure_text
 
 COMPONENTS: Mapping[str, str] = {
@@ -35,8 +37,28 @@ COMPONENTS: Mapping[str, str] = {
 FATS = ("milk_fat", "cocoa_butter", "other_fat")
 SUGARS = ("sucrose", "glucose", "fructose", "lactose", "maltose")
 
+KINDS: Mapping[str, str] = {
+    "glucose_syrup_solids": "dextrose_equivalent",
+    "polyols": "polyol",
+    "gelatin": "bloom",
+    "pectin": "pectin_kind",
+}
+"""Components that are not all alike, and the field that says of which kind one is."""
+
+PECTIN_KINDS = ("NH", "yellow", "LM", "agar", "other gum")
+
 SUM_TOLERANCE_G = 1.5
 """How far the components may be from 100 g; tables round, analyses overlap: common practice."""
+
+
+class Status(StrEnum):
+    """How well a make-up is known."""
+
+    PACK = "pack"
+    ANALYSIS = "analysis"
+    PUBLISHED = "published"
+    COMMON_PRACTICE = "common practice"
+    FROM_MEMORY = "from memory"
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,9 +87,14 @@ class MakeUp:
     ash: float | None = None
     gelatin: float | None = None
     pectin: float | None = None
+    dextrose_equivalent: float | None = None
+    polyol: str = ""
+    bloom: float | None = None
+    pectin_kind: str = ""
 
     def __post_init__(self) -> None:
         own = self.known
+        self._refuse_kinds()
         for name, grams in own.items():
             check_range(name, grams, most=100)
         total, whole = sum(own.values()), len(own) == len(COMPONENTS)
@@ -78,7 +105,17 @@ class MakeUp:
     @property
     def known(self) -> dict[str, float]:
         """The components that are known, by field [g in 100 g]."""
-        return {name: grams for name, grams in asdict(self).items() if grams is not None}
+        every = ((name, getattr(self, name)) for name in COMPONENTS)
+        return {name: grams for name, grams in every if grams is not None}
+
+    def _refuse_kinds(self) -> None:
+        if self.dextrose_equivalent is not None:
+            check_range("dextrose_equivalent", self.dextrose_equivalent, least=10, most=100)
+        if self.bloom is not None:
+            check_range("bloom", self.bloom, least=50, most=320)
+        for field, allowed in (("polyol", POLYOLS), ("pectin_kind", PECTIN_KINDS)):
+            if getattr(self, field) and getattr(self, field) not in allowed:
+                raise CoreError(field, getattr(self, field), f"one of {', '.join(allowed)}")
 
 
 def completed(make_up: MakeUp) -> MakeUp:
@@ -93,5 +130,11 @@ def completed(make_up: MakeUp) -> MakeUp:
     Source:
         definition.
     """
-    rest = {name: 0.0 for name in COMPONENTS if name not in make_up.known}
-    return replace(make_up, **rest)
+    known = dict.fromkeys(COMPONENTS, 0.0) | make_up.known
+    return MakeUp(
+        **known,
+        dextrose_equivalent=make_up.dextrose_equivalent,
+        polyol=make_up.polyol,
+        bloom=make_up.bloom,
+        pectin_kind=make_up.pectin_kind,
+    )

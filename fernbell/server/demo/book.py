@@ -1,27 +1,15 @@
 """The demo kitchen as core values, its slugs as keys: for the bench and for trying things out."""
 
-from fernbell.core.formulas import Book, Formula, Line, Step
-from fernbell.core.pantry import Ingredient
+from fernbell.core.formulas import Book, Formula, Line, settled
 from fernbell.server.demo.formulas import FORMULAS, DemoFormula
-from fernbell.server.demo.makeups import MAKE_UPS
-from fernbell.server.demo.pantry import INGREDIENTS
+from fernbell.server.demo.pantry import STOCKS
 
 
 def demo_book() -> Book:
     """Every demo ingredient and formula."""
-    ingredients = tuple(
-        Ingredient(
-            one.slug,
-            one.name,
-            one.density_g_ml,
-            one.cup_density_g_ml,
-            one.weigh_step_g,
-            one.pieces,
-            MAKE_UPS.get(one.slug),
-        )
-        for one in INGREDIENTS
-    )
-    return Book(ingredients, tuple(_formula(one) for one in FORMULAS))
+    ingredients = tuple(one.ingredient for one in STOCKS)
+    plain = Book(ingredients, tuple(_formula(one) for one in FORMULAS))
+    return settled(plain, [one.slug for one in FORMULAS])
 
 
 def _formula(one: DemoFormula) -> Formula:
@@ -32,6 +20,7 @@ def _formula(one: DemoFormula) -> Formula:
             ingredient=None if line.nested else line.of,
             formula=line.of if line.nested else None,
             overrun_percent=line.overrun_percent,
+            stage=line.stage,
         )
         for number, line in enumerate(one.lines)
     )
@@ -45,5 +34,6 @@ def _formula(one: DemoFormula) -> Formula:
         base_line=base,
         losses=one.losses,
         measured_density_g_ml=one.measured_density_g_ml,
-        waits=tuple(step.wait for step in one.method if isinstance(step, Step) and step.wait),
+        waits=tuple(step.wait for step in one.method if step.wait),
+        whole_eggs=one.whole_eggs,
     )

@@ -7,7 +7,6 @@ from django.contrib.auth.models import User
 from django.db import transaction
 
 from fernbell.core.desserts import Insert
-from fernbell.core.formulas import Step
 from fernbell.server.demo.desserts import DESSERTS, DemoDessert
 from fernbell.server.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.server.desserts.api import DESSERT
@@ -64,12 +63,9 @@ def _formula(one: DemoFormula, keys: dict[str, UUID], formulas: dict[str, UUID])
         base_line=base,
         losses=one.losses,
         measured_density_g_ml=one.measured_density_g_ml,
-        method=[asdict(_step(step)) for step in one.method],
+        method=[asdict(step) for step in one.method],
+        whole_eggs=one.whole_eggs,
     )
-
-
-def _step(step: str | Step) -> Step:
-    return Step(step) if isinstance(step, str) else step
 
 
 def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str, UUID]) -> dict:
@@ -77,6 +73,7 @@ def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str,
         "key": f"line-{place}",
         "mass_g": line.mass_g,
         "overrun_percent": line.overrun_percent,
+        "stage": line.stage,
         "formula": formulas[line.of] if line.nested else None,
         "ingredient": None if line.nested else keys[line.of],
     }

@@ -6,8 +6,8 @@ from uuid import UUID
 from django.http import HttpRequest, HttpResponse
 from ninja import Query
 
+from fernbell.core.desserts import Bite, place_stack, propose, propose_layer, refit
 from fernbell.core.desserts import Dessert as CoreDessert
-from fernbell.core.desserts import place_stack, propose, propose_layer, refit
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.desserts.schemas import (
@@ -153,3 +153,9 @@ def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
     """One scaled sheet a formula for the whole order, in building order."""
     order = assemble.solved(request.auth.kitchen_id, _saved(request, row_id, count))
     return with_methods(request.auth.kitchen_id, order.sheets)
+
+
+@router.get("/{uuid:row_id}/bite", response=Bite | None, operation_id="taste_dessert")
+def bite(request: HttpRequest, row_id: UUID, size: SizeKey = "") -> Any:
+    """How sweet, fat, sour and salt a bite through the cut is, part by part."""
+    return assemble.bite_of(request.auth, _saved(request, row_id, None), size)

@@ -5,8 +5,18 @@ from dataclasses import dataclass, replace
 from typing import Any
 from uuid import UUID
 
-from fernbell.core.desserts import Dessert, Insert, Order, portions_for, refit, solve_order
+from fernbell.core.desserts import (
+    Bite,
+    Dessert,
+    Insert,
+    Order,
+    portions_for,
+    refit,
+    solve_order,
+    take_bite,
+)
 from fernbell.core.findings import Severity
+from fernbell.core.formulas import compose
 from fernbell.core.molds import size_words
 from fernbell.server.desserts.schemas import (
     PARTS,
@@ -18,6 +28,7 @@ from fernbell.server.desserts.schemas import (
     WorkedOut,
 )
 from fernbell.server.formulas.assemble import book_for
+from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
 
@@ -83,6 +94,16 @@ def solved(kitchen: UUID, sizes: Sequence[Sized]) -> Order:
     """Every size worked out with the kitchen's formulas. One query."""
     keys = {key for one in sizes for _, key in formulas_of(one.dessert.parts) if is_uuid(key)}
     return solve_order([(one.dessert, one.count) for one in sizes], book_for(kitchen, keys))
+
+
+def bite_of(member: Member, sizes: Sequence[Sized], key: str) -> Bite | None:
+    """A bite through the cut of the size asked for."""
+    keys = {one for each in sizes for _, one in formulas_of(each.dessert.parts) if is_uuid(one)}
+    book = book_for(member.kitchen_id, keys, whole=True)
+    order = solve_order([(one.dessert, one.count) for one in sizes], book)
+    at = next((place for place, one in enumerate(sizes) if one.key == key), 0)
+    made = compose(book, keys, altitude_m=member.kitchen.altitude_m)
+    return take_bite(order.sizes[at].parts, made)
 
 
 def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:

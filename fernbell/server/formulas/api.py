@@ -1,6 +1,5 @@
 """Routes of the formulas."""
 
-from dataclasses import asdict
 from typing import Any
 from uuid import UUID
 
@@ -9,6 +8,7 @@ from django.http import HttpRequest
 from fernbell.core.formulas import refuse_circle, usual_kind
 from fernbell.server.formulas import assemble
 from fernbell.server.formulas.models import Formula, FormulaLine
+from fernbell.server.formulas.revisions import add_revisions
 from fernbell.server.formulas.schemas import (
     FormulaBrief,
     FormulaIn,
@@ -36,10 +36,11 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     row.name, row.flavor = data.name, data.flavor
     row.kind = data.kind or usual_kind(data.does)
     row.base_line = data.base_line
-    row.losses = asdict(data.losses)
+    row.losses = assemble.losses_as_json(data.losses)
     row.gas_kept = data.gas_kept
     row.measured_density_g_ml = data.measured_density_g_ml
     row.method = [step.model_dump(mode="json") for step in data.method if step.text]
+    row.whole_eggs = data.whole_eggs
     row.save()
     row.lines.all().delete()
     FormulaLine.objects.bulk_create(
@@ -57,6 +58,7 @@ def _line(row: Formula, place: int, line: LineIn) -> FormulaLine:
         key=line.key,
         mass_g=line.mass_g,
         overrun_percent=line.overrun_percent,
+        stage=line.stage,
         ingredient_id=line.ingredient,
         nested_id=line.formula,
     )
@@ -85,12 +87,13 @@ def snapshot(row: Row) -> Snapshot:
             "key": line.key,
             "mass_g": line.mass_g,
             "overrun_percent": line.overrun_percent,
+            "stage": line.stage,
             "ingredient": str(line.ingredient_id) if line.ingredient_id else None,
             "formula": str(line.nested_id) if line.nested_id else None,
         }
         for line in FormulaLine.objects.filter(formula_id=row.pk)
     ]
-    fields = ("name", "kind", "flavor", "base_line", "losses", "gas_kept", "method")
+    fields = ("name", "kind", "flavor", "base_line", "losses", "gas_kept", "method", "whole_eggs")
     own = {field: getattr(row, field) for field in fields}
     return own | {"measured_density_g_ml": row.measured_density_g_ml, "lines": lines}
 
@@ -99,6 +102,7 @@ FORMULA = Kind("formula", Formula, FormulaIn, write, snapshot)
 
 
 router = shelf(FORMULA, FormulaBrief, FormulaOut)
+add_revisions(router, FORMULA)
 
 
 @router.post("/read-line", response=ReadLine, operation_id="read_line")
@@ -119,7 +123,7 @@ def read_pasted(request: HttpRequest, data: PastedIn) -> Any:
 def reading(request: HttpRequest, row_id: UUID) -> Any:
     """Batch, finished mass, percents, density, with their workings."""
     require(request.auth, Act.READ)
-    return assemble.reading_of(actions.find(request.auth, FORMULA, row_id))
+    return assemble.reading_of(request.auth, actions.find(request.auth, FORMULA, row_id))
 
 
 @router.get("/{uuid:row_id}/scaled", response=list[SheetOut], operation_id="scale_formula")

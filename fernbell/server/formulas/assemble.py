@@ -2,36 +2,43 @@
 
 import json
 from collections.abc import Iterable
+from dataclasses import asdict
 from typing import Any
 from uuid import UUID
 
 from django.db import connection
+from pydantic import TypeAdapter
 
 from fernbell.core.errors import CoreError
 from fernbell.core.formulas import (
     Book,
+    Character,
     Demand,
+    EggAccount,
     Formula,
     Line,
     Losses,
     Sheet,
+    Step,
     Wait,
     WaitKind,
     batch_working,
-    compose,
-    contents,
+    characterize,
     factor_to_volume,
     line_working,
     percent_workings,
     read_formulas,
+    settled,
     sheet_working,
     sheets,
     volume_working,
 )
-from fernbell.core.measures import Pasted, folded, read_amount, read_list
-from fernbell.core.pantry import Ingredient, MakeUp, Piece, mass_of_amount
+from fernbell.core.measures import Amount, Pasted, System, folded, read_amount, read_list
+from fernbell.core.pantry import Ingredient, Measured, mass_of_amount, said_in_kitchen
 from fernbell.server.formulas import models
 from fernbell.server.formulas.schemas import (
+    GaugeOut,
+    LeftoverOut,
     Match,
     PastedIn,
     PastedLine,
@@ -43,79 +50,140 @@ from fernbell.server.formulas.schemas import (
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
+from fernbell.server.pantry.assemble import as_core, ingredient_of
 
 # Every formula reachable from the ones asked for, one row a line; one query however deep.
+# Make-ups only where they are asked for or something is cooked until a sign: a dessert is solved
+# often and mostly needs none.
 _BOOK_SQL = """
 WITH RECURSIVE needed(id) AS (
     SELECT id FROM formulas_formula WHERE kitchen_id = %s AND id = ANY(%s)
     UNION
     SELECT line.nested_id FROM formulas_formulaline line
     JOIN needed ON line.formula_id = needed.id WHERE line.nested_id IS NOT NULL
+), asked AS (
+    SELECT %s OR EXISTS (
+        SELECT FROM needed JOIN formulas_formula f USING (id)
+        WHERE jsonb_typeof(f.losses->'cooked_to') = 'object'
+    ) AS made_up
 )
 SELECT f.id::text, f.name, f.base_line, f.losses, f.gas_kept, f.measured_density_g_ml,
-       jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
-       l.key, l.mass_g, l.overrun_percent, l.nested_id::text,
-       i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces,
-       CASE WHEN %s THEN i.make_up END
+       f.whole_eggs, jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
+       l.key, l.mass_g, l.overrun_percent, l.stage, l.nested_id::text,
+       i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces, i.egg,
+       CASE WHEN asked.made_up THEN i.make_up END, k.altitude_m,
+       CASE WHEN %s THEN i.states END, CASE WHEN %s THEN i.allergens END,
+       CASE WHEN %s THEN i.chocolate END, CASE WHEN %s THEN i.packs END
 FROM needed
 JOIN formulas_formula f ON f.id = needed.id
+JOIN kitchens_kitchen k ON k.id = f.kitchen_id
+CROSS JOIN asked
 LEFT JOIN formulas_formulaline l ON l.formula_id = f.id
 LEFT JOIN pantry_ingredient i ON i.id = l.ingredient_id
 ORDER BY f.id, l.position
 """
+_LINE, _INGREDIENT, _ALTITUDE = 8, 13, 21
 
 
-def book_for(kitchen: UUID, formulas: Iterable[str], *, make_ups: bool = False) -> Book:
+def book_for(kitchen: UUID, formulas: Iterable[str], *, whole: bool = False) -> Book:
     """The formulas asked for, everything nested in them, and their ingredients. One query.
 
-    Make-ups only where they are asked for: a dessert is solved often and needs none.
+    What is cooked until a sign is settled at the kitchen's altitude. `whole` brings all the
+    pantry knows of the ingredients; else only what a sheet asks.
     """
+    keys = list(formulas)
     with connection.cursor() as cursor:
-        cursor.execute(_BOOK_SQL, [kitchen, [UUID(key) for key in formulas], make_ups])
+        asked = [kitchen, [UUID(key) for key in keys], *[whole] * 5]
+        cursor.execute(_BOOK_SQL, asked)
         found = cursor.fetchall()
     heads: dict[str, tuple] = {}
     lines: dict[str, list[Line]] = {}
     ingredients: dict[str, Ingredient] = {}
     for row in found:
-        key, line_key, ingredient = row[0], row[7], row[11]
+        key, ingredient = row[0], row[_INGREDIENT]
         heads[key] = row
         own = lines.setdefault(key, [])
-        if line_key is not None:
-            own.append(Line(line_key, row[8], ingredient, row[10], row[9]))
+        if row[_LINE] is not None:
+            line_key, mass, overrun, stage, nested = row[_LINE:_INGREDIENT]
+            own.append(Line(line_key, mass, ingredient, nested, overrun, stage))
         if ingredient is not None and ingredient not in ingredients:
-            ingredients[ingredient] = _ingredient(row[11:])
-    return Book(
+            ingredients[ingredient] = _ingredient(row[_INGREDIENT:])
+    book = Book(
         tuple(ingredients.values()),
         tuple(_formula(head, tuple(lines[key])) for key, head in heads.items()),
     )
+    altitude = found[0][_ALTITUDE] if found else 0.0
+    return settled(book, heads, altitude_m=altitude)
 
 
 def _ingredient(columns: tuple) -> Ingredient:
-    key, name, density, cup, step, pieces, make_up = columns
-    counted = tuple(Piece(**one) for one in json.loads(pieces))
-    known = MakeUp(**json.loads(make_up)) if make_up else None
-    return Ingredient(key, name, density, cup, step, counted, known)
+    key, name, density, cup, step, pieces, egg, make_up, _, *rest = columns
+    told = (json.loads(one) if one else None for one in (make_up, *rest))
+    fields = ("make_up", "states", "allergens", "chocolate", "packs")
+    return ingredient_of(
+        *(key, name, density, cup, step),
+        pieces=json.loads(pieces),
+        egg=egg,
+        **dict(zip(fields, told, strict=True)),
+    )
 
 
 def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
-    key, name, base, losses, gas_kept, measured, waits = head[:7]
+    key, name, base, losses, gas_kept, measured, whole_eggs, waits = head[:_LINE]
     return Formula(
-        *(key, name, lines, base or None, Losses(**json.loads(losses)), gas_kept, measured),
+        *(key, name, lines, base or None, losses_of(json.loads(losses)), gas_kept, measured),
         waits=tuple(_wait(**one) for one in json.loads(waits)),
+        whole_eggs=whole_eggs,
     )
+
+
+_LOSSES = TypeAdapter(Losses)
+
+
+def losses_of(kept: dict[str, Any]) -> Losses:
+    """Losses as they are kept in a row."""
+    return _LOSSES.validate_python(kept)
+
+
+def losses_as_json(losses: Losses) -> Any:
+    """Losses as they are kept in a row."""
+    return _LOSSES.dump_python(losses, mode="json")
 
 
 def _wait(kind: str, **rest: Any) -> Wait:
     return Wait(WaitKind(kind), **rest)
 
 
-def reading_of(row: models.Formula) -> ReadingOut:
-    """What a formula is at its own size."""
+STEPS = TypeAdapter(tuple[Step, ...])
+
+
+def character_of(member: Member, book: Book, key: str, kind: str, method: Any) -> Character:
+    """Everything there is to read of a formula, where the member's kitchen stands."""
+    return characterize(
+        book,
+        key,
+        kind,
+        STEPS.validate_python(method),
+        altitude_m=member.kitchen.altitude_m,
+        currency=member.kitchen.currency,
+    )
+
+
+def reading_of(member: Member, row: models.Formula) -> ReadingOut:
+    """What a formula is at its own size, in the member's measures."""
     key = str(row.pk)
-    book = book_for(row.kitchen_id, [key], make_ups=True)
-    reading = read_formulas(book, [key])[key]
+    book = book_for(row.kitchen_id, [key], whole=True)
+    own = character_of(member, book, key, row.kind, row.method)
+    reading = own.reading
     return ReadingOut(
-        contents=list(contents(compose(book, [key])[key])),
+        gauges=[GaugeOut(gauge=one, verdict=one.verdict) for one in own.gauges],
+        judged=list(own.judged),
+        declared=own.declared,
+        cooking=own.composition.cooking.working,
+        eggs=own.eggs.working if own.eggs else None,
+        leftovers=_leftovers(member, own.eggs, key),
+        brings=list(own.brings),
+        kitchen=[_said(book, line, System(member.measures)) for line in reading.formula.lines],
         batch_g=reading.batch_g,
         finished_g=reading.finished_g,
         percents=list(percent_workings(book, reading)),
@@ -124,6 +192,24 @@ def reading_of(row: models.Formula) -> ReadingOut:
         density=reading.density_working,
         volume=volume_working(reading),
     )
+
+
+def _said(book: Book, line: Line, system: System) -> Measured | None:
+    if line.ingredient is None:
+        return None
+    return said_in_kitchen(book.ingredient(line.ingredient), line.mass_g, system)
+
+
+def _leftovers(member: Member, eggs: EggAccount | None, key: str) -> list[LeftoverOut]:
+    """What is left of the eggs, and which other formulas of the kitchen take it."""
+    out = []
+    for one in eggs.left if eggs else ():
+        takers = rows(member, models.Formula).filter(
+            archived_at=None, lines__ingredient__egg=one.part.value
+        )
+        names = takers.exclude(pk=key).order_by("name").values_list("name", flat=True).distinct()
+        out.append(LeftoverOut(**asdict(one), takers=list(names[:6])))
+    return out
 
 
 def scaled(row: models.Formula, mass_g: float | None, volume_ml: float | None) -> list[SheetOut]:
@@ -158,11 +244,11 @@ def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
 def read_line(member: Member, typed: TypedLine) -> ReadLine:
     """Understand a typed line: the amount in grams, and which names of the kitchen fit."""
     amount = read_amount(typed.text)
-    matches = _matches(_names(member, typed.within), amount.name)
+    matches = _fitting(_names(member, typed.within), amount)
     if not matches:
         return ReadLine(name=amount.name, mass_g=None, understood=typed.text, matches=[])
     best = matches[0]
-    mass = mass_of_amount(_weighed(member, [best])[best.id], amount)
+    mass = mass_of_amount(_weighed(member, [best])[best.id], amount, System(member.measures))
     understood = f"{mass:.4g} g {best.name}"
     return ReadLine(name=amount.name, mass_g=mass, understood=understood, matches=matches)
 
@@ -171,20 +257,23 @@ def read_pasted(member: Member, pasted: PastedIn) -> list[PastedLine]:
     """Understand a pasted list line by line, with a fixed number of queries a formula named."""
     names = _names(member, pasted.within)
     read = [
-        (line, _matches(names, line.amount.name) if line.amount else [])
+        (line, _fitting(names, line.amount) if line.amount else [])
         for line in read_list(pasted.text)
     ]
     weighed = _weighed(member, [matches[0] for _, matches in read if matches])
-    return [_pasted(line, matches, weighed) for line, matches in read]
+    system = System(member.measures)
+    return [_pasted(line, matches, weighed, system) for line, matches in read]
 
 
-def _pasted(line: Pasted, matches: list[Match], weighed: dict[UUID, Ingredient]) -> PastedLine:
+def _pasted(
+    line: Pasted, matches: list[Match], weighed: dict[UUID, Ingredient], system: System
+) -> PastedLine:
     amount, mass, refusal = line.amount, None, line.refusal
     if amount:
         # What the pantry does not know yet has no density and no pieces, only a weight.
         of = weighed[matches[0].id] if matches else Ingredient("", amount.name)
         try:
-            mass = mass_of_amount(of, amount)
+            mass = mass_of_amount(of, amount, system)
         except CoreError as error:
             refusal = str(error)
     return PastedLine(
@@ -207,6 +296,13 @@ def _names(member: Member, within: UUID | None) -> list[Match]:
     ]
 
 
+def _fitting(names: list[Match], amount: Amount) -> list[Match]:
+    """What an amount may be of: 'chopped couverture' is a couverture where nothing is named so."""
+    return _matches(names, amount.name) or (
+        _matches(names, amount.plain_name) if amount.plain_name else []
+    )
+
+
 def _matches(names: list[Match], wanted: str) -> list[Match]:
     """Those whose name holds every word wanted, the nearest first."""
     whole = folded(wanted)
@@ -225,13 +321,10 @@ def _weighed(member: Member, wanted: list[Match]) -> dict[UUID, Ingredient]:
     """What amounts are of, by key; a formula is measured through its density with air."""
     found = {}
     for row in rows(member, pantry.Ingredient).filter(pk__in={one.id for one in wanted}):
-        pieces = tuple(Piece(**one) for one in row.pieces)
-        found[row.pk] = Ingredient(
-            *(str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g),
-            pieces=pieces,
-        )
+        found[row.pk] = as_core(row)
     formulas = {one.id for one in wanted if one.is_formula}
-    for row in rows(member, models.Formula).filter(pk__in=formulas):
-        density = reading_of(row).density
-        found[row.pk] = Ingredient(str(row.pk), row.name, density.value if density else None)
+    if formulas:
+        book = book_for(member.kitchen_id, (str(pk) for pk in formulas))
+        for key, reading in read_formulas(book, (str(pk) for pk in formulas)).items():
+            found[UUID(key)] = Ingredient(key, reading.formula.name, reading.density_g_ml)
     return found

@@ -18,6 +18,7 @@ class Formula(Row):
     gas_kept = models.FloatField(default=0.8)
     measured_density_g_ml = models.FloatField(null=True)
     method = models.JSONField(default=list)
+    whole_eggs = models.BooleanField(default=False)
 
     def users(self) -> set[str]:
         """Names of the formulas and desserts and stacks it is in."""
@@ -39,6 +40,7 @@ class FormulaLine(models.Model):
     key = models.CharField(max_length=60)
     mass_g = models.FloatField()
     overrun_percent = models.FloatField(default=0)
+    stage = models.CharField(max_length=40, blank=True)
     ingredient = models.ForeignKey(
         Ingredient, null=True, on_delete=models.PROTECT, related_name="lines"
     )

@@ -9,19 +9,27 @@ from pydantic import Field, StringConstraints, model_validator
 from fernbell.core.errors import OutOfRange
 from fernbell.core.formulas import (
     USUAL_LOSSES,
-    Content,
+    Brings,
+    Declared,
     Formula,
+    Gauge,
+    Judged,
     Line,
     Losses,
     Sheet,
     Step,
+    Verdict,
     Wait,
     usual_rule,
 )
+from fernbell.core.pantry import EggPart, Measured
 from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut, Text
 
 MOST_LINES = 200
+
+Short = Annotated[str, StringConstraints(strip_whitespace=True, max_length=40)]
+Phrase = Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)]
 
 
 class LineIn(Entry):
@@ -30,6 +38,7 @@ class LineIn(Entry):
     key: Key
     mass_g: float
     overrun_percent: float = 0
+    stage: Short = ""
     ingredient: UUID | None = None
     formula: UUID | None = None
 
@@ -46,6 +55,18 @@ class StepIn(Entry):
 
     text: Text
     wait: Wait | None = None
+    stage: Short = ""
+    temperature_c: float | None = None
+    minutes: float | None = None
+    tool: Short = ""
+    sign: Phrase = ""
+    caution: Phrase = ""
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """Let core refuse what is out of range."""
+        Step(self.text, temperature_c=self.temperature_c, minutes=self.minutes)
+        return self
 
 
 class FormulaIn(Entry):
@@ -61,6 +82,7 @@ class FormulaIn(Entry):
     gas_kept: float = 0.8
     measured_density_g_ml: float | None = None
     method: list[StepIn] = Field(default=[], max_length=60)
+    whole_eggs: bool = False
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
@@ -86,6 +108,7 @@ class LineOut(Schema):
     key: str
     mass_g: float
     overrun_percent: float
+    stage: str
     ingredient: UUID | None
     formula: UUID | None
     name: str
@@ -128,6 +151,7 @@ class FormulaOut(FormulaBrief):
     gas_kept: float
     measured_density_g_ml: float | None
     method: list[Step]
+    whole_eggs: bool
     used_by: list[str]
 
     @staticmethod
@@ -141,14 +165,41 @@ class FormulaOut(FormulaBrief):
         return sorted(row.users())
 
 
+class GaugeOut(Schema):
+    """One reading, where it lies in its window."""
+
+    gauge: Gauge
+    verdict: Verdict | None
+
+
+class LeftoverOut(Schema):
+    """Yolks or whites left over, and this kitchen's formulas that could take them."""
+
+    part: EggPart
+    count: float
+    mass_g: float
+    takers: list[str]
+
+
 class ReadingOut(Schema):
-    """What a formula is: batch, what arrives, percents, density, contents; with the workings."""
+    """What a formula is: batch, what arrives, percents, density, readings, what to say of it.
+
+    `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
+    the grams it brings of water, fats, sugars and the rest.
+    """
 
     batch_g: float
     finished_g: float
     percents: list[Working | None]
+    kitchen: list[Measured | None]
+    brings: list[Brings]
     without_density: list[str]
-    contents: list[Content]
+    gauges: list[GaugeOut]
+    judged: list[Judged]
+    declared: Declared
+    cooking: Working | None
+    eggs: Working | None
+    leftovers: list[LeftoverOut]
     finished: Working
     density: Working | None
     volume: Working | None

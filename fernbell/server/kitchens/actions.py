@@ -6,6 +6,7 @@ from typing import Any
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
+from django.db.models import QuerySet
 from django.utils import timezone
 
 from fernbell.server.kitchens.models import Change, Member, Row
@@ -130,9 +131,40 @@ def restore(member: Member, kind: Kind, row_id: UUID) -> Row:
 
 def history(member: Member, kind: Kind, row_id: UUID) -> Iterable[Change]:
     """What happened to a row, the newest first."""
+    return revisions(member, kind, row_id)[:100]
+
+
+def revisions(member: Member, kind: Kind, row_id: UUID) -> QuerySet[Change]:
+    """Every change of a row, the newest first; the row has to be there."""
     find(member, kind, row_id)
     changes = rows(member, Change).filter(kind=kind.name, row=row_id)
-    return changes.select_related("user")[:100]
+    return changes.select_related("user").order_by("-revision", "-id")
+
+
+def snapshot_at(member: Member, kind: Kind, row: Row, revision: int) -> Snapshot:
+    """A row as it was at a revision: what changed since is taken back, the newest first."""
+    if not 1 <= revision <= row.revision:
+        raise NotThere(f"{row.name} has no revision {revision}.")
+    then = dict(kind.snapshot(row))
+    for one in revisions(member, kind, row.pk):
+        if one.revision <= revision:
+            break
+        then |= {field: before for field, (before, _) in one.fields.items()}
+    return then
+
+
+@transaction.atomic
+def mark(
+    member: Member, kind: Kind, row_id: UUID, revision: int, name: str, *, good: bool
+) -> Change:
+    """Name a revision, and say whether it made a good batch."""
+    require(member, Act.WRITE)
+    found = revisions(member, kind, row_id).filter(revision=revision).first()
+    if found is None:
+        raise NotThere(f"There is no revision {revision} of this {kind.name}.")
+    found.name, found.good = name, good
+    found.save(update_fields=["name", "good"])
+    return found
 
 
 def _lock(member: Member, kind: Kind, row_id: UUID) -> Row:

@@ -17,8 +17,10 @@ from fernbell.server.kitchens.schemas import (
     DemoSignIn,
     EnterKitchen,
     FirstChef,
+    KitchenIn,
     MemberIn,
     MemberOut,
+    Preferences,
     RoleIn,
     SessionOut,
     SignIn,
@@ -83,6 +85,21 @@ def change_kitchen(request: HttpRequest, data: EnterKitchen) -> Any:
     if not there:
         raise NotThere("You are no member of that kitchen.")
     enter_kitchen(request, there)
+    return _standing(request)
+
+
+@member_router.put("/me/preferences", response=SessionOut, operation_id="prefer")
+def change_preferences(request: HttpRequest, data: Preferences) -> Any:
+    """Whose cups, °F or °C, inches or millimetres, for oneself."""
+    require(request.auth, Act.READ)
+    staff.prefer(request.auth, data)
+    return _standing(request)
+
+
+@member_router.put("/kitchen", response=SessionOut, operation_id="describe_kitchen")
+def change_kitchen_facts(request: HttpRequest, data: KitchenIn) -> Any:
+    """The kitchen's altitude and currency."""
+    staff.describe_kitchen(request.auth, data)
     return _standing(request)
 
 

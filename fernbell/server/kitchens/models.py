@@ -21,6 +21,8 @@ class Kitchen(models.Model):
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     name = models.CharField(max_length=120)
+    altitude_m = models.FloatField(default=0.0)
+    currency = models.CharField(max_length=3, default="EUR")
 
     def __str__(self) -> str:
         return self.name
@@ -34,6 +36,9 @@ class Member(models.Model):
         settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="memberships"
     )
     role = models.CharField(max_length=12, choices=Role.choices)
+    measures = models.CharField(max_length=12, default="metric")
+    fahrenheit = models.BooleanField(default=False)
+    inches = models.BooleanField(default=False)
 
     class Meta:
         constraints: ClassVar = [
@@ -78,7 +83,10 @@ class Row(models.Model):
 
 
 class Change(models.Model):
-    """Who changed what and when; `fields` holds [before, after] of every field that differs."""
+    """Who changed what and when; `fields` holds [before, after] of every field that differs.
+
+    A revision may be given a `name`, and marked as one that made a `good` batch.
+    """
 
     kitchen = models.ForeignKey(Kitchen, on_delete=models.CASCADE)
     user = models.ForeignKey(
@@ -90,6 +98,8 @@ class Change(models.Model):
     revision = models.PositiveIntegerField()
     action = models.CharField(max_length=12)
     fields = models.JSONField(default=dict)
+    name = models.CharField(max_length=80, blank=True)
+    good = models.BooleanField(default=False)
 
     class Meta:
         ordering: ClassVar = ["-at", "-id"]

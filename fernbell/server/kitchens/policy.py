@@ -27,7 +27,7 @@ _REASON = {
     Act.READ: "Only members of the kitchen see this.",
     Act.WRITE: "Apprentices read; a cook or the chef writes.",
     Act.ARCHIVE: "Only the chef archives and restores.",
-    Act.STAFF: "Only the chef adds, changes or removes members.",
+    Act.STAFF: "Only the chef changes who is here and where the kitchen stands.",
 }
 
 

@@ -1,18 +1,20 @@
 """What goes over the wire for kitchens, members and every shelf of rows."""
 
 from datetime import datetime
-from typing import Annotated, Any, Generic, TypeVar
+from typing import Annotated, Any, Generic, Self, TypeVar
 from uuid import UUID
 
 from ninja import Schema
-from pydantic import ConfigDict, Field, StringConstraints
+from pydantic import ConfigDict, Field, StringConstraints, model_validator
 
+from fernbell.core.heat import air_pressure
+from fernbell.core.measures import System
 from fernbell.server.kitchens.models import Role
 
 Name = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=120)]
 Text = Annotated[str, StringConstraints(strip_whitespace=True, max_length=2000)]
 Key = Annotated[str, StringConstraints(min_length=1, max_length=60)]
-MOST_ROWS = 500
+MOST_ROWS = 5000
 
 
 class Entry(Schema):
@@ -81,6 +83,29 @@ class KitchenOut(Schema):
     id: UUID
     name: str
     role: Role
+    altitude_m: float
+    currency: str
+
+
+class KitchenIn(Entry):
+    """Where the kitchen stands, and what it pays in."""
+
+    altitude_m: float
+    currency: Annotated[str, StringConstraints(pattern=r"^[A-Z]{3}$")]
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """Let core refuse an altitude that is none."""
+        air_pressure(self.altitude_m)
+        return self
+
+
+class Preferences(Entry):
+    """How a person reads figures: whose cups, °F, inches."""
+
+    measures: System
+    fahrenheit: bool
+    inches: bool
 
 
 class PersonOut(Schema):
@@ -90,6 +115,7 @@ class PersonOut(Schema):
     username: str
     kitchen: KitchenOut
     kitchens: list[KitchenOut]
+    preferences: Preferences
 
 
 class DemoPerson(Schema):

@@ -9,7 +9,7 @@ from django.db import connection, transaction
 
 from fernbell.server.kitchens.models import Kitchen, Member, Role
 from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.schemas import FirstChef, MemberIn
+from fernbell.server.kitchens.schemas import FirstChef, KitchenIn, MemberIn, Preferences
 from fernbell.server.kitchens.starter import stock
 from fernbell.server.problems import Invalid, NotAllowed, NotThere
 
@@ -30,11 +30,23 @@ def person(member: Member) -> dict[str, Any]:
         "username": member.user.username,
         "kitchen": _kitchen(member),
         "kitchens": [_kitchen(one) for one in others],
+        "preferences": {
+            "measures": member.measures,
+            "fahrenheit": member.fahrenheit,
+            "inches": member.inches,
+        },
     }
 
 
 def _kitchen(member: Member) -> dict[str, Any]:
-    return {"id": member.kitchen_id, "name": member.kitchen.name, "role": member.role}
+    kitchen = member.kitchen
+    return {
+        "id": member.kitchen_id,
+        "name": kitchen.name,
+        "role": member.role,
+        "altitude_m": kitchen.altitude_m,
+        "currency": kitchen.currency,
+    }
 
 
 def demo_people() -> list[dict[str, str]]:
@@ -66,6 +78,23 @@ def found_kitchen(data: FirstChef) -> User:
     if data.starter:
         stock(member)
     return user
+
+
+@transaction.atomic
+def prefer(member: Member, data: Preferences) -> None:
+    """How the member reads figures from now on."""
+    Member.objects.filter(pk=member.pk).update(
+        measures=data.measures.value, fahrenheit=data.fahrenheit, inches=data.inches
+    )
+
+
+@transaction.atomic
+def describe_kitchen(by: Member, data: KitchenIn) -> None:
+    """Where the kitchen stands and what it pays in."""
+    require(by, Act.STAFF)
+    Kitchen.objects.filter(pk=by.kitchen_id).update(
+        altitude_m=data.altitude_m, currency=data.currency
+    )
 
 
 @transaction.atomic

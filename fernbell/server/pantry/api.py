@@ -6,8 +6,16 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Status
 
+from fernbell.core.heat import POLYOLS
 from fernbell.core.measures import folded
-from fernbell.core.pantry import read_densities
+from fernbell.core.pantry import (
+    ALLERGENS,
+    COMPONENTS,
+    KINDS,
+    PECTIN_KINDS,
+    USUAL_TEMPER,
+    read_densities,
+)
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind, Snapshot
 from fernbell.server.kitchens.models import Member
@@ -15,35 +23,58 @@ from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.shelf import shelf
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.pantry.schemas import (
+    IngredientBrief,
     IngredientIn,
     IngredientOut,
     ManyIn,
     PastedIngredient,
     PastedNames,
+    Vocabulary,
+)
+
+PLAIN = (
+    *("name", "density_g_ml", "cup_density_g_ml", "weigh_step_g", "pieces", "make_up"),
+    *("make_up_source", "make_up_status", "states", "egg", "allergens", "chocolate", "packs"),
+    *("keeping", "note"),
 )
 
 
 def write(member: Member, row: Ingredient, data: IngredientIn) -> None:
     """Put an entry on a row."""
-    row.name = data.name
-    row.density_g_ml = data.density_g_ml
-    row.cup_density_g_ml = data.cup_density_g_ml
-    row.weigh_step_g = data.weigh_step_g
-    row.pieces = [asdict(piece) for piece in data.pieces]
-    row.make_up = asdict(data.make_up) if data.make_up and data.make_up.known else None
-    row.note = data.note
+    entered = data.model_dump(mode="json", include=set(PLAIN))
+    for field in PLAIN:
+        setattr(row, field, entered[field])
+    row.make_up = entered["make_up"] if data.make_up and data.make_up.known else None
+    row.make_up_status = entered["make_up_status"] or ""
+    row.egg = entered["egg"] or ""
     row.save()
 
 
 def snapshot(row: Ingredient) -> Snapshot:
     """The row as an entry."""
-    fields = ("name", "density_g_ml", "cup_density_g_ml", "weigh_step_g", "pieces")
-    return {field: getattr(row, field) for field in (*fields, "make_up", "note")}
+    own = {field: getattr(row, field) for field in PLAIN}
+    return own | {"make_up_status": row.make_up_status or None, "egg": row.egg or None}
 
 
 INGREDIENT = Kind("ingredient", Ingredient, IngredientIn, write, snapshot)
 
-router = shelf(INGREDIENT, IngredientOut, IngredientOut)
+router = shelf(INGREDIENT, IngredientBrief, IngredientOut)
+
+
+@router.get("/vocabulary", response=Vocabulary, operation_id="pantry_vocabulary")
+def vocabulary(request: HttpRequest) -> Any:
+    """The words of the pantry; the same for every kitchen."""
+    require(request.auth, Act.READ)
+    return {
+        "components": [
+            {"key": key, "name": name, "kind": KINDS.get(key, "")}
+            for key, name in COMPONENTS.items()
+        ],
+        "polyols": POLYOLS,
+        "pectins": PECTIN_KINDS,
+        "allergens": ALLERGENS,
+        "temper": {kind.value: figures for kind, figures in USUAL_TEMPER.items()},
+    }
 
 
 @router.post("/read-list", response=list[PastedIngredient], operation_id="read_pantry_list")

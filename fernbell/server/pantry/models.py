@@ -6,13 +6,21 @@ from fernbell.server.kitchens.models import Row
 
 
 class Ingredient(Row):
-    """An ingredient of the kitchen; unknown densities and make-ups are null."""
+    """An ingredient of the kitchen; unknown densities, make-ups, allergens are null."""
 
     density_g_ml = models.FloatField(null=True)
     cup_density_g_ml = models.FloatField(null=True)
     weigh_step_g = models.FloatField(default=1.0)
     pieces = models.JSONField(default=list)
     make_up = models.JSONField(null=True)
+    make_up_source = models.CharField(max_length=200, blank=True)
+    make_up_status = models.CharField(max_length=20, blank=True)
+    states = models.JSONField(default=list)
+    egg = models.CharField(max_length=8, blank=True)
+    allergens = models.JSONField(null=True)
+    chocolate = models.JSONField(null=True)
+    packs = models.JSONField(default=list)
+    keeping = models.JSONField(null=True)
     note = models.CharField(max_length=2000, blank=True)
 
     def users(self) -> set[str]:

@@ -1,13 +1,26 @@
 """What goes over the wire for ingredients."""
 
-from typing import Annotated, Self
+from typing import Annotated, Any, Self
 
 from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.measures import MOST_PASTED
-from fernbell.core.pantry import Ingredient, MakeUp, Piece
+from fernbell.core.pantry import (
+    Chocolate,
+    EggPart,
+    Ingredient,
+    Keeping,
+    MakeUp,
+    Pack,
+    Piece,
+    State,
+    Status,
+    Temper,
+    check_allergens,
+)
 from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
+from fernbell.server.pantry.assemble import price_today
 
 
 class IngredientIn(Entry):
@@ -19,13 +32,49 @@ class IngredientIn(Entry):
     weigh_step_g: float = 1.0
     pieces: list[Piece] = Field(default=[], max_length=12)
     make_up: MakeUp | None = None
+    make_up_source: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
+    make_up_status: Status | None = None
+    states: list[State] = Field(default=[], max_length=6)
+    egg: EggPart | None = None
+    allergens: list[str] | None = None
+    chocolate: Chocolate | None = None
+    packs: list[Pack] = Field(default=[], max_length=12)
+    keeping: Keeping | None = None
     note: Text = ""
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
         """Let core refuse what is out of range."""
         Ingredient("", self.name, self.density_g_ml, self.cup_density_g_ml, self.weigh_step_g)
+        if self.allergens is not None:
+            self.allergens = list(check_allergens(tuple(self.allergens)))
         return self
+
+
+class IngredientBrief(RowOut):
+    """An ingredient in the list; without an allergen entered `allergens` is unknown, not none."""
+
+    density_g_ml: float | None
+    weigh_step_g: float
+    counted: str
+    made_up: bool
+    allergens: list[str] | None
+    price_per_kg: float | None
+
+    @staticmethod
+    def resolve_counted(row: Any) -> str:
+        """The unit it is usually counted in."""
+        return row.pieces[0]["name"] if row.pieces else ""
+
+    @staticmethod
+    def resolve_made_up(row: Any) -> bool:
+        """Whether its make-up is known."""
+        return row.make_up is not None
+
+    @staticmethod
+    def resolve_price_per_kg(row: Any) -> float | None:
+        """By the first pack that has a price today."""
+        return price_today(row.packs)
 
 
 class IngredientOut(RowOut):
@@ -36,7 +85,37 @@ class IngredientOut(RowOut):
     weigh_step_g: float
     pieces: list[Piece]
     make_up: MakeUp | None
+    used_by: list[str]
+    price_per_kg: float | None
+    make_up_source: str
+    make_up_status: Status | None
+    states: list[State]
+    egg: EggPart | None
+    allergens: list[str] | None
+    chocolate: Chocolate | None
+    packs: list[Pack]
+    keeping: Keeping | None
     note: str
+
+    @staticmethod
+    def resolve_used_by(row: Any) -> list[str]:
+        """Names of the formulas that weigh it."""
+        return sorted(row.users())
+
+    @staticmethod
+    def resolve_price_per_kg(row: Any) -> float | None:
+        """By the first pack that has a price today."""
+        return price_today(row.packs)
+
+    @staticmethod
+    def resolve_make_up_status(row: Any) -> str | None:
+        """How well the make-up is known; nothing where nobody said."""
+        return row.make_up_status or None
+
+    @staticmethod
+    def resolve_egg(row: Any) -> str | None:
+        """Which part of an egg it is; nothing where it is none."""
+        return row.egg or None
 
 
 class ManyIn(Entry):
@@ -59,3 +138,21 @@ class PastedIngredient(Schema):
     name: str
     density_g_ml: float | None
     there: bool
+
+
+class Component(Schema):
+    """A component of a make-up, and the field that says of which kind it is."""
+
+    key: str
+    name: str
+    kind: str
+
+
+class Vocabulary(Schema):
+    """The words of the pantry: components, kinds, allergens."""
+
+    components: list[Component]
+    polyols: list[str]
+    pectins: list[str]
+    allergens: dict[str, str]
+    temper: dict[str, Temper]

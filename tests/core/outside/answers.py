@@ -6,9 +6,7 @@ number says what was refused. Cases of a kind core does not have are left out.
 
 import json
 import sys
-from collections.abc import Iterator
 from pathlib import Path
-from typing import Any
 
 from fernbell.core.desserts import Base, Dessert, Fill, Insert, Layer, Wedges, solve
 from fernbell.core.errors import MoldOverflow
@@ -24,9 +22,7 @@ from fernbell.core.measures import (
 )
 from fernbell.core.molds import Frame, Ring, clearance, disc
 from fernbell.core.pantry import Ingredient, mass_of_volume
-
-Case = dict[str, Any]
-Rows = Iterator[tuple[str, float | str]]
+from tests.core.outside.mixtures import Case, Rows, mixture_rows
 
 
 def number(value: float) -> str:
@@ -161,6 +157,8 @@ def rows_of(case: Case) -> Rows:
         yield from unit_rows()
     elif case["id"].startswith("F-") and not keys:
         yield from air_rows()
+    else:
+        yield from mixture_rows(case)
 
 
 def answers(cases: list[Case]) -> dict[str, dict[str, float | str]]:

@@ -137,6 +137,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/{row_id}/bite": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Bite
+         * @description How sweet, fat, sour and salt a bite through the cut is, part by part.
+         */
+        get: operations["taste_dessert"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/{row_id}/copy": {
         parameters: {
             query?: never;
@@ -321,6 +341,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{row_id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Compare Revisions */
+        get: operations["compare_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{row_id}/copy": {
         parameters: {
             query?: never;
@@ -386,6 +423,57 @@ export interface paths {
         put?: never;
         /** Restore Row */
         post: operations["restore_formula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{row_id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Revisions */
+        get: operations["list_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{row_id}/revisions/{revision}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Mark Revision */
+        put: operations["mark_revision"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{row_id}/revisions/{revision}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore Revision */
+        post: operations["restore_revision"];
         delete?: never;
         options?: never;
         head?: never;
@@ -464,6 +552,26 @@ export interface paths {
          * @description What a pasted list of ingredients says, line by line; nothing is changed.
          */
         post: operations["read_pantry_list"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/vocabulary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Vocabulary
+         * @description The words of the pantry; the same for every kitchen.
+         */
+        get: operations["pantry_vocabulary"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -574,6 +682,46 @@ export interface paths {
          * @description A new member with a name and a password.
          */
         post: operations["add_member"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/kitchen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Kitchen Facts
+         * @description The kitchen's altitude and currency.
+         */
+        put: operations["describe_kitchen"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/me/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Preferences
+         * @description Whose cups, °F or °C, inches or millimetres, for oneself.
+         */
+        put: operations["prefer"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -978,6 +1126,56 @@ export interface components {
             rule: "base";
         };
         /**
+         * Bite
+         * @description The bite part by part, and as a whole; `says` is what the whole is like.
+         */
+        Bite: {
+            /** Needs */
+            needs: string[];
+            /** Parts */
+            parts: components["schemas"]["BitePart"][];
+            /** Says */
+            says: string;
+            sweetness: components["schemas"]["Working"] | null;
+            /** Tastes */
+            tastes: {
+                [key: string]: number | null;
+            };
+        };
+        /**
+         * BitePart
+         * @description One part of the bite: its share [%], and its readings, None where unknown.
+         *
+         *     `tastes` are per cent of fat, acids and salt in the part.
+         */
+        BitePart: {
+            /** Layer */
+            layer: string | null;
+            /** Name */
+            name: string;
+            /** Part */
+            part: string;
+            /** Share Percent */
+            share_percent: number;
+            sweetness: components["schemas"]["Working"] | null;
+            /** Tastes */
+            tastes: {
+                [key: string]: number | null;
+            };
+        };
+        /**
+         * Brings
+         * @description Shares of a line's mass by group [0 to 1]; `unknown` is what no make-up tells.
+         */
+        Brings: {
+            /** Shares */
+            shares: {
+                [key: string]: number;
+            };
+            /** Unknown */
+            unknown: number;
+        };
+        /**
          * ByCount
          * @description So many equal portions, cut as squarely as that number allows.
          */
@@ -1028,6 +1226,22 @@ export interface components {
             who: string | null;
         };
         /**
+         * Chocolate
+         * @description What makes an ingredient a chocolate; compound is not tempered.
+         */
+        Chocolate: {
+            /** Cocoa Percent */
+            cocoa_percent: number;
+            kind: components["schemas"]["ChocolateKind"];
+            temper?: components["schemas"]["Temper"] | null;
+        };
+        /**
+         * ChocolateKind
+         * @description What kind of chocolate it is; compound holds another fat than cocoa butter.
+         * @enum {string}
+         */
+        ChocolateKind: "dark" | "milk" | "white" | "compound";
+        /**
          * Coat
          * @description A thickness on the exposed surface, with run-off that is saved and a least pour.
          */
@@ -1065,26 +1279,37 @@ export interface components {
             top_only: boolean;
         };
         /**
-         * Content
-         * @description One reading of what a formula contains.
-         *
-         *     Without a working it is unknown: `needs` names the ingredients whose make-up it wants, and
-         *     `overcooked` the formulas that cook off more than they have water.
+         * Comparison
+         * @description Lines and readings of two states, in the order of the later one.
          */
-        Content: {
+        Comparison: {
+            /** Gauges */
+            gauges: components["schemas"]["GaugePair"][];
+            /** Lines */
+            lines: components["schemas"]["LinePair"][];
+        };
+        /**
+         * Component
+         * @description A component of a make-up, and the field that says of which kind it is.
+         */
+        Component: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
             /** Name */
             name: string;
-            /**
-             * Needs
-             * @default []
-             */
-            needs: string[];
-            /**
-             * Overcooked
-             * @default []
-             */
-            overcooked: string[];
-            working: components["schemas"]["Working"] | null;
+        };
+        /**
+         * CookedTo
+         * @description Cooked until the thermometer [°C], the refractometer [°Bx] or the scale [g] says so.
+         *
+         *     A weight is that of the whole formula at its own size.
+         */
+        CookedTo: {
+            until: components["schemas"]["Until"];
+            /** Value */
+            value: number;
         };
         /**
          * Cut
@@ -1108,6 +1333,20 @@ export interface components {
             top: components["schemas"]["TopView"];
             /** Width Mm */
             width_mm: number;
+        };
+        /**
+         * Declared
+         * @description Allergens a formula contains, each with the ingredients it comes from.
+         *
+         *     `unknown` names the ingredients for which nobody entered whether they hold any.
+         */
+        Declared: {
+            /** Contains */
+            contains: {
+                [key: string]: string[];
+            };
+            /** Unknown */
+            unknown: string[];
         };
         /**
          * DemoPerson
@@ -1268,6 +1507,23 @@ export interface components {
             what: string;
         };
         /**
+         * EggAccount
+         * @description Eggs to crack for what the lines take, and what is left of them.
+         */
+        EggAccount: {
+            /** Cracked */
+            cracked: number;
+            /** Left */
+            left: components["schemas"]["Leftover"][];
+            working: components["schemas"]["Working"];
+        };
+        /**
+         * EggPart
+         * @description What of the egg is used; all without the shell.
+         * @enum {string}
+         */
+        EggPart: "whole" | "yolk" | "white";
+        /**
          * EnterKitchen
          * @description Another of one's kitchens.
          */
@@ -1417,6 +1673,7 @@ export interface components {
             lines: components["schemas"]["LineIn"][];
             /**
              * @default {
+             *       "cooked_to": null,
              *       "cooking_percent": 0,
              *       "pan_percent": 2,
              *       "tasting_percent": 0
@@ -1432,6 +1689,11 @@ export interface components {
             method: components["schemas"]["StepIn"][];
             /** Name */
             name: string;
+            /**
+             * Whole Eggs
+             * @default false
+             */
+            whole_eggs: boolean;
         };
         /**
          * FormulaOut
@@ -1475,6 +1737,8 @@ export interface components {
             revision: number;
             /** Used By */
             used_by: string[];
+            /** Whole Eggs */
+            whole_eggs: boolean;
         };
         /**
          * Frame
@@ -1526,6 +1790,67 @@ export interface components {
             rule: "garnish";
         };
         /**
+         * Gauge
+         * @description One reading, its working, where it holds, and its window where its kind has one.
+         *
+         *     Without a working it is unknown: `needs` names the ingredients whose make-up or price it
+         *     wants, `overcooked` the formulas that cook off more than they have water, and `refusal` says
+         *     what else stands against it. `other` is the same by another school or unit; `caveat` what
+         *     to bear in mind this time.
+         */
+        Gauge: {
+            /**
+             * Caveat
+             * @default
+             */
+            caveat: string;
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /**
+             * Needs
+             * @default []
+             */
+            needs: string[];
+            other?: components["schemas"]["Working"] | null;
+            /**
+             * Overcooked
+             * @default []
+             */
+            overcooked: string[];
+            /**
+             * Refusal
+             * @default
+             */
+            refusal: string;
+            section: components["schemas"]["Section"];
+            /** Valid */
+            valid: string;
+            window?: components["schemas"]["Window"] | null;
+            working: components["schemas"]["Working"] | null;
+        };
+        /**
+         * GaugeOut
+         * @description One reading, where it lies in its window.
+         */
+        GaugeOut: {
+            gauge: components["schemas"]["Gauge"];
+            verdict: components["schemas"]["Verdict"] | null;
+        };
+        /**
+         * GaugePair
+         * @description One reading before and after, with where each lies in its window.
+         */
+        GaugePair: {
+            after: components["schemas"]["Working"] | null;
+            before: components["schemas"]["Working"] | null;
+            /** Name */
+            name: string;
+            now: components["schemas"]["Verdict"] | null;
+            was: components["schemas"]["Verdict"] | null;
+        };
+        /**
          * Given
          * @description One input of a working.
          */
@@ -1553,15 +1878,62 @@ export interface components {
             rows: number;
         };
         /**
+         * IngredientBrief
+         * @description An ingredient in the list; without an allergen entered `allergens` is unknown, not none.
+         */
+        IngredientBrief: {
+            /** Allergens */
+            allergens: string[] | null;
+            /** Archived */
+            archived: boolean;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string | null;
+            /** Counted */
+            counted: string;
+            /** Density G Ml */
+            density_g_ml: number | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Made Up */
+            made_up: boolean;
+            /** Name */
+            name: string;
+            /** Price Per Kg */
+            price_per_kg: number | null;
+            /** Revision */
+            revision: number;
+            /** Weigh Step G */
+            weigh_step_g: number;
+        };
+        /**
          * IngredientIn
          * @description An ingredient as entered; None where a density is unknown.
          */
         IngredientIn: {
+            /** Allergens */
+            allergens?: string[] | null;
+            chocolate?: components["schemas"]["Chocolate"] | null;
             /** Cup Density G Ml */
             cup_density_g_ml?: number | null;
             /** Density G Ml */
             density_g_ml?: number | null;
+            egg?: components["schemas"]["EggPart"] | null;
+            keeping?: components["schemas"]["Keeping"] | null;
             make_up?: components["schemas"]["MakeUp"] | null;
+            /**
+             * Make Up Source
+             * @default
+             */
+            make_up_source: string;
+            make_up_status?: components["schemas"]["Status"] | null;
             /** Name */
             name: string;
             /**
@@ -1570,10 +1942,20 @@ export interface components {
              */
             note: string;
             /**
+             * Packs
+             * @default []
+             */
+            packs: components["schemas"]["Pack"][];
+            /**
              * Pieces
              * @default []
              */
             pieces: components["schemas"]["Piece"][];
+            /**
+             * States
+             * @default []
+             */
+            states: components["schemas"]["State"][];
             /**
              * Weigh Step G
              * @default 1
@@ -1585,6 +1967,8 @@ export interface components {
          * @description An ingredient.
          */
         IngredientOut: {
+            /** Allergens */
+            allergens: string[] | null;
             /** Archived */
             archived: boolean;
             /**
@@ -1594,24 +1978,38 @@ export interface components {
             changed_at: string;
             /** Changed By */
             changed_by: string | null;
+            chocolate: components["schemas"]["Chocolate"] | null;
             /** Cup Density G Ml */
             cup_density_g_ml: number | null;
             /** Density G Ml */
             density_g_ml: number | null;
+            egg: components["schemas"]["EggPart"] | null;
             /**
              * Id
              * Format: uuid
              */
             id: string;
+            keeping: components["schemas"]["Keeping"] | null;
             make_up: components["schemas"]["MakeUp"] | null;
+            /** Make Up Source */
+            make_up_source: string;
+            make_up_status: components["schemas"]["Status"] | null;
             /** Name */
             name: string;
             /** Note */
             note: string;
+            /** Packs */
+            packs: components["schemas"]["Pack"][];
             /** Pieces */
             pieces: components["schemas"]["Piece"][];
+            /** Price Per Kg */
+            price_per_kg: number | null;
             /** Revision */
             revision: number;
+            /** States */
+            states: components["schemas"]["State"][];
+            /** Used By */
+            used_by: string[];
             /** Weigh Step G */
             weigh_step_g: number;
         };
@@ -1647,10 +2045,43 @@ export interface components {
             rule: "insert";
         };
         /**
+         * Judged
+         * @description A finding, and the change that mends it where one line or the cooking can.
+         */
+        Judged: {
+            finding: components["schemas"]["Finding"];
+            mend?: components["schemas"]["Mend"] | null;
+        };
+        /**
+         * Keeping
+         * @description Where it is kept and how many days, as bought and once opened; the pack's date wins.
+         */
+        Keeping: {
+            /** Days */
+            days?: number | null;
+            /** Opened Days */
+            opened_days?: number | null;
+            store: components["schemas"]["Store"];
+        };
+        /**
+         * KitchenIn
+         * @description Where the kitchen stands, and what it pays in.
+         */
+        KitchenIn: {
+            /** Altitude M */
+            altitude_m: number;
+            /** Currency */
+            currency: string;
+        };
+        /**
          * KitchenOut
          * @description A kitchen one is a member of.
          */
         KitchenOut: {
+            /** Altitude M */
+            altitude_m: number;
+            /** Currency */
+            currency: string;
             /**
              * Id
              * Format: uuid
@@ -1678,6 +2109,30 @@ export interface components {
             name: string;
         };
         /**
+         * Leftover
+         * @description Yolks or whites that are left of the eggs cracked for the other.
+         */
+        Leftover: {
+            /** Count */
+            count: number;
+            /** Mass G */
+            mass_g: number;
+            part: components["schemas"]["EggPart"];
+        };
+        /**
+         * LeftoverOut
+         * @description Yolks or whites left over, and this kitchen's formulas that could take them.
+         */
+        LeftoverOut: {
+            /** Count */
+            count: number;
+            /** Mass G */
+            mass_g: number;
+            part: components["schemas"]["EggPart"];
+            /** Takers */
+            takers: string[];
+        };
+        /**
          * LineIn
          * @description One line as entered: grams of an ingredient or of a formula.
          */
@@ -1695,6 +2150,11 @@ export interface components {
              * @default 0
              */
             overrun_percent: number;
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
         };
         /**
          * LineOut
@@ -1713,14 +2173,31 @@ export interface components {
             name: string;
             /** Overrun Percent */
             overrun_percent: number;
+            /** Stage */
+            stage: string;
+        };
+        /**
+         * LinePair
+         * @description One line before and after [g]; None where it was not there.
+         */
+        LinePair: {
+            /** After G */
+            after_g: number | null;
+            /** Before G */
+            before_g: number | null;
+            /** Name */
+            name: string;
         };
         /**
          * Losses
          * @description What does not arrive: boiled or baked off, left in the pan, tasted.
          *
          *     Cooking is a share of what was weighed; pan and tasting are shares of what is then left.
+         *     Where `cooked_to` says until when, the share follows from it, and `cooking_percent` only
+         *     stands in while it cannot be worked out.
          */
         Losses: {
+            cooked_to?: components["schemas"]["CookedTo"] | null;
             /**
              * Cooking Percent
              * @default 0
@@ -1748,10 +2225,14 @@ export interface components {
             alcohol?: number | null;
             /** Ash */
             ash?: number | null;
+            /** Bloom */
+            bloom?: number | null;
             /** Cocoa Butter */
             cocoa_butter?: number | null;
             /** Cocoa Solids */
             cocoa_solids?: number | null;
+            /** Dextrose Equivalent */
+            dextrose_equivalent?: number | null;
             /** Fiber */
             fiber?: number | null;
             /** Fructose */
@@ -1774,6 +2255,16 @@ export interface components {
             other_fat?: number | null;
             /** Pectin */
             pectin?: number | null;
+            /**
+             * Pectin Kind
+             * @default
+             */
+            pectin_kind: string;
+            /**
+             * Polyol
+             * @default
+             */
+            polyol: string;
             /** Polyols */
             polyols?: number | null;
             /** Protein */
@@ -1811,6 +2302,15 @@ export interface components {
             name: string;
         };
         /**
+         * Measured
+         * @description A mass said in the kitchen's measures, and how it came about.
+         */
+        Measured: {
+            /** Text */
+            text: string;
+            working: components["schemas"]["Working"];
+        };
+        /**
          * MemberIn
          * @description A new member and the role.
          */
@@ -1835,6 +2335,21 @@ export interface components {
             role: components["schemas"]["Role"];
             /** Username */
             username: string;
+        };
+        /**
+         * Mend
+         * @description A change that can be applied: a line's new grams, or how far the formula is cooked.
+         */
+        Mend: {
+            cooked_to?: components["schemas"]["CookedTo"] | null;
+            /** Cooking Percent */
+            cooking_percent?: number | null;
+            /** Line */
+            line?: string | null;
+            /** Mass G */
+            mass_g?: number | null;
+            /** Says */
+            says: string;
         };
         /**
          * MoldFigures
@@ -1902,6 +2417,21 @@ export interface components {
             /** Water G */
             water_g: number | null;
         };
+        /**
+         * Pack
+         * @description A pack as it is bought; its prices in the order of their days.
+         */
+        Pack: {
+            /** Mass G */
+            mass_g: number;
+            /** Name */
+            name: string;
+            /**
+             * Prices
+             * @default []
+             */
+            prices: components["schemas"]["Price"][];
+        };
         /** Page[DessertBrief] */
         Page_DessertBrief_: {
             /** Items */
@@ -1916,10 +2446,10 @@ export interface components {
             /** Total */
             total: number;
         };
-        /** Page[IngredientOut] */
-        Page_IngredientOut_: {
+        /** Page[IngredientBrief] */
+        Page_IngredientBrief_: {
             /** Items */
-            items: components["schemas"]["IngredientOut"][];
+            items: components["schemas"]["IngredientBrief"][];
             /** Total */
             total: number;
         };
@@ -2030,6 +2560,7 @@ export interface components {
             kitchens: components["schemas"]["KitchenOut"][];
             /** Name */
             name: string;
+            preferences: components["schemas"]["Preferences"];
             /** Username */
             username: string;
         };
@@ -2080,6 +2611,30 @@ export interface components {
             volume: components["schemas"]["Working"];
         };
         /**
+         * Preferences
+         * @description How a person reads figures: whose cups, °F, inches.
+         */
+        Preferences: {
+            /** Fahrenheit */
+            fahrenheit: boolean;
+            /** Inches */
+            inches: boolean;
+            measures: components["schemas"]["System"];
+        };
+        /**
+         * Price
+         * @description What one pack costs from a day on, in the kitchen's currency.
+         */
+        Price: {
+            /** Price */
+            price: number;
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+        };
+        /**
          * ProposeIn
          * @description A part wanted for a dessert as it is drawn: what it does, of which formula.
          *
@@ -2126,17 +2681,31 @@ export interface components {
         };
         /**
          * ReadingOut
-         * @description What a formula is: batch, what arrives, percents, density, contents; with the workings.
+         * @description What a formula is: batch, what arrives, percents, density, readings, what to say of it.
+         *
+         *     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
+         *     the grams it brings of water, fats, sugars and the rest.
          */
         ReadingOut: {
             /** Batch G */
             batch_g: number;
-            /** Contents */
-            contents: components["schemas"]["Content"][];
+            /** Brings */
+            brings: components["schemas"]["Brings"][];
+            cooking: components["schemas"]["Working"] | null;
+            declared: components["schemas"]["Declared"];
             density: components["schemas"]["Working"] | null;
+            eggs: components["schemas"]["Working"] | null;
             finished: components["schemas"]["Working"];
             /** Finished G */
             finished_g: number;
+            /** Gauges */
+            gauges: components["schemas"]["GaugeOut"][];
+            /** Judged */
+            judged: components["schemas"]["Judged"][];
+            /** Kitchen */
+            kitchen: (components["schemas"]["Measured"] | null)[];
+            /** Leftovers */
+            leftovers: components["schemas"]["LeftoverOut"][];
             /** Percents */
             percents: (components["schemas"]["Working"] | null)[];
             volume: components["schemas"]["Working"] | null;
@@ -2170,6 +2739,14 @@ export interface components {
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
         };
+        /**
+         * RestoreIn
+         * @description The revision that is current now; a stale one is refused.
+         */
+        RestoreIn: {
+            /** Revision */
+            revision: number;
+        };
         /** Revised[DessertIn] */
         Revised_DessertIn_: {
             data: components["schemas"]["DessertIn"];
@@ -2201,6 +2778,45 @@ export interface components {
             revision: number;
         };
         /**
+         * RevisionIn
+         * @description What a revision is called, and whether it made a good batch.
+         */
+        RevisionIn: {
+            /**
+             * Good
+             * @default false
+             */
+            good: boolean;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+        };
+        /**
+         * RevisionOut
+         * @description One revision: when, by whom, what it is called, and what it changed.
+         */
+        RevisionOut: {
+            /** Action */
+            action: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Good */
+            good: boolean;
+            /** Name */
+            name: string;
+            /** Revision */
+            revision: number;
+            /** Says */
+            says: string[];
+            /** Who */
+            who: string | null;
+        };
+        /**
          * Ring
          * @description A round ring by its inner measures [mm].
          */
@@ -2228,6 +2844,12 @@ export interface components {
         RoleIn: {
             role: components["schemas"]["Role"];
         };
+        /**
+         * Section
+         * @description What a reading tells.
+         * @enum {string}
+         */
+        Section: "contains" | "does" | "costs";
         /**
          * SessionOut
          * @description Where a visitor stands: signed in or not, demo or not, first visit or not.
@@ -2267,6 +2889,8 @@ export interface components {
         /**
          * Sheet
          * @description One formula at size: what is weighed, what arrives, and what it is for.
+         *
+         *     `spare_g` is what whole eggs make more than was asked for.
          */
         Sheet: {
             /** Batch G */
@@ -2275,6 +2899,7 @@ export interface components {
             drift_g: number;
             /** Drift Percent */
             drift_percent: number;
+            eggs?: components["schemas"]["EggAccount"] | null;
             /** Factor */
             factor: number;
             /** Finished G */
@@ -2286,12 +2911,17 @@ export interface components {
             /** Name */
             name: string;
             own_finished: components["schemas"]["Working"];
+            /**
+             * Spare G
+             * @default 0
+             */
+            spare_g: number;
             /** Uses */
             uses: components["schemas"]["Use"][];
         };
         /**
          * SheetLine
-         * @description One line as weighed; `pieces` counts it in the ingredient's own units.
+         * @description One line as weighed; `pieces` counts it in the unit it is usually counted in.
          */
         SheetLine: {
             /** Exact G */
@@ -2315,6 +2945,11 @@ export interface components {
                 string,
                 number
             ][];
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
             /** Step G */
             step_g: number;
         };
@@ -2504,12 +3139,54 @@ export interface components {
             working?: components["schemas"]["Working"] | null;
         };
         /**
+         * State
+         * @description A cup of the same thing prepared otherwise: 'chopped', 'sifted', 'packed'.
+         */
+        State: {
+            /** Density G Ml */
+            density_g_ml: number;
+            /** Name */
+            name: string;
+        };
+        /**
+         * Status
+         * @description How well a make-up is known.
+         * @enum {string}
+         */
+        Status: "pack" | "analysis" | "published" | "common practice" | "from memory";
+        /**
          * Step
-         * @description One step of a method, and the wait it ends with.
+         * @description One step of a method: what to do, to which temperature, how long, with what, until when.
+         *
+         *     `stage` is its short name ('boil', 'fold'), `sign` what to stop at, `wait` what it ends with.
          */
         Step: {
+            /**
+             * Caution
+             * @default
+             */
+            caution: string;
+            /** Minutes */
+            minutes?: number | null;
+            /**
+             * Sign
+             * @default
+             */
+            sign: string;
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
+            /** Temperature C */
+            temperature_c?: number | null;
             /** Text */
             text: string;
+            /**
+             * Tool
+             * @default
+             */
+            tool: string;
             wait?: components["schemas"]["Wait"] | null;
         };
         /**
@@ -2517,10 +3194,46 @@ export interface components {
          * @description One step of a method as entered, and the wait it ends with.
          */
         StepIn: {
+            /**
+             * Caution
+             * @default
+             */
+            caution: string;
+            /** Minutes */
+            minutes?: number | null;
+            /**
+             * Sign
+             * @default
+             */
+            sign: string;
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
+            /** Temperature C */
+            temperature_c?: number | null;
             /** Text */
             text: string;
+            /**
+             * Tool
+             * @default
+             */
+            tool: string;
             wait?: components["schemas"]["Wait"] | null;
         };
+        /**
+         * Store
+         * @description Where it is kept.
+         * @enum {string}
+         */
+        Store: "dry" | "cold" | "frozen";
+        /**
+         * System
+         * @description Whose cups and spoons are meant where no country is named.
+         * @enum {string}
+         */
+        System: "metric" | "US" | "imperial" | "Australian";
         /**
          * Take
          * @description What one formula brings to the whole order, before the losses of its sheet.
@@ -2531,6 +3244,18 @@ export interface components {
             make: components["schemas"]["Working"];
             /** Name */
             name: string;
+        };
+        /**
+         * Temper
+         * @description The three figures of a couverture: melted to, cooled to, worked at [°C].
+         */
+        Temper: {
+            /** Cool C */
+            cool_c: number;
+            /** Melt C */
+            melt_c: number;
+            /** Work C */
+            work_c: number;
         };
         /**
          * TopView
@@ -2574,6 +3299,12 @@ export interface components {
             within?: string | null;
         };
         /**
+         * Until
+         * @description What tells that it is cooked enough.
+         * @enum {string}
+         */
+        Until: "temperature" | "brix" | "weight";
+        /**
          * Use
          * @description One reason a sheet is as large as it is.
          */
@@ -2582,6 +3313,32 @@ export interface components {
             mass_g: number;
             /** Purpose */
             purpose: string;
+        };
+        /**
+         * Verdict
+         * @description Where a reading lies.
+         * @enum {string}
+         */
+        Verdict: "below" | "within" | "above";
+        /**
+         * Vocabulary
+         * @description The words of the pantry: components, kinds, allergens.
+         */
+        Vocabulary: {
+            /** Allergens */
+            allergens: {
+                [key: string]: string;
+            };
+            /** Components */
+            components: components["schemas"]["Component"][];
+            /** Pectins */
+            pectins: string[];
+            /** Polyols */
+            polyols: string[];
+            /** Temper */
+            temper: {
+                [key: string]: components["schemas"]["Temper"];
+            };
         };
         /**
          * Wait
@@ -2620,6 +3377,20 @@ export interface components {
              * @enum {string}
              */
             cut: "wedges";
+        };
+        /**
+         * Window
+         * @description Where a reading should lie, and why; an end that is None is open.
+         */
+        Window: {
+            /** Least */
+            least: number | null;
+            /** Most */
+            most: number | null;
+            /** Source */
+            source: string;
+            /** Why */
+            why: string;
         };
         /**
          * WorkedOut
@@ -2889,6 +3660,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+        };
+    };
+    taste_dessert: {
+        parameters: {
+            query?: {
+                size?: string;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bite"] | null;
                 };
             };
         };
@@ -3175,6 +3970,31 @@ export interface operations {
             };
         };
     };
+    compare_revisions: {
+        parameters: {
+            query: {
+                before: number;
+                after: number;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+        };
+    };
     copy_formula: {
         parameters: {
             query?: never;
@@ -3263,6 +4083,82 @@ export interface operations {
             };
         };
     };
+    list_revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOut"][];
+                };
+            };
+        };
+    };
+    mark_revision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+                revision: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RevisionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOut"];
+                };
+            };
+        };
+    };
+    restore_revision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+                revision: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RestoreIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaOut"];
+                };
+            };
+        };
+    };
     scale_formula: {
         parameters: {
             query?: {
@@ -3308,7 +4204,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Page_IngredientOut_"];
+                    "application/json": components["schemas"]["Page_IngredientBrief_"];
                 };
             };
         };
@@ -3381,6 +4277,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PastedIngredient"][];
+                };
+            };
+        };
+    };
+    pantry_vocabulary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vocabulary"];
                 };
             };
         };
@@ -3561,6 +4477,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MemberOut"];
+                };
+            };
+        };
+    };
+    describe_kitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitchenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    prefer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Preferences"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };

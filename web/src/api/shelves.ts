@@ -12,6 +12,7 @@ import type {
   FormulaBrief,
   FormulaEntry,
   Ingredient,
+  IngredientBrief,
   IngredientEntry,
   Mold,
   MoldEntry,
@@ -22,7 +23,7 @@ import type {
 export interface Kinds {
   desserts: { brief: DessertBrief; full: Dessert; entry: DessertEntry }
   formulas: { brief: FormulaBrief; full: Formula; entry: FormulaEntry }
-  ingredients: { brief: Ingredient; full: Ingredient; entry: IngredientEntry }
+  ingredients: { brief: IngredientBrief; full: Ingredient; entry: IngredientEntry }
   molds: { brief: Mold; full: Mold; entry: MoldEntry }
   stacks: { brief: Stack; full: Stack; entry: StackEntry }
 }

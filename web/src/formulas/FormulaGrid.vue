@@ -6,7 +6,10 @@ import type { FormulaEntry, Reading } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import { useWorking } from '../kit/working'
 import { useCommands } from '../shell/commands'
+import BringsLegend from './BringsLegend.vue'
+import LineBrings from './LineBrings.vue'
 import TypedLine, { type TypedResult } from './TypedLine.vue'
 import type { LineEntry } from './useFormula'
 
@@ -26,6 +29,11 @@ useCommands(() =>
     ? []
     : [{ name: 'Paste a list of lines', keys: 'p', run: () => (pasting.value = { text: '' }) }],
 )
+const { show } = useWorking()
+/** Names of the method's steps, to say at which one a line goes in. */
+const stages = computed(() => [
+  ...new Set((props.entry.method ?? []).flatMap((step) => step.stage || [])),
+])
 const body = ref<HTMLElement | null>(null)
 const lines = computed(() => props.entry.lines ?? [])
 const total = computed(() => props.reading?.batch_g)
@@ -45,7 +53,7 @@ function remove(key: string) {
 
 function add(typed: TypedResult) {
   const key = crypto.randomUUID().slice(0, 8)
-  emit('change', { lines: [...lines.value, { key, overrun_percent: 0, ...typed }] })
+  emit('change', { lines: [...lines.value, { key, overrun_percent: 0, stage: '', ...typed }] })
 }
 
 function addAll(more: LineEntry[]) {
@@ -84,9 +92,10 @@ function down(at: number) {
           <th scope="col" class="grams">grams</th>
           <th scope="col">ingredient or formula</th>
           <th scope="col" class="percent">
-            {{ entry.base_line ? '% of the marked line' : '% of the whole' }}
+            {{ entry.base_line ? '% of ●' : '% of all' }}
           </th>
-          <th scope="col" class="air">air</th>
+          <th scope="col" class="air" title="Overrun: air beaten in">air, %</th>
+          <th scope="col" class="brings">what it brings</th>
           <th><span class="unseen">Actions</span></th>
         </tr>
       </thead>
@@ -112,6 +121,28 @@ function down(at: number) {
               nameOf(line)
             }}</RouterLink>
             <template v-else>{{ nameOf(line) }}</template>
+            <span class="second">
+              <button
+                v-if="reading?.kitchen[i]"
+                type="button"
+                class="measure"
+                :title="`How ${reading.kitchen[i]?.text} comes about`"
+                @click="show(reading.kitchen[i]!.working)"
+              >
+                {{ reading.kitchen[i]?.text }}
+              </button>
+              <input
+                v-if="!disabled || line.stage"
+                class="stage"
+                :value="line.stage"
+                :list="`${id}-stages`"
+                :disabled="disabled"
+                maxlength="40"
+                placeholder="goes in at …"
+                :aria-label="`At which step ${nameOf(line)} goes in`"
+                @change="(e) => set(line.key, { stage: (e.target as HTMLInputElement).value })"
+              />
+            </span>
             <p v-for="field in ['ingredient', 'formula']" :key="field" class="wrong">
               {{ errorAt(`lines.${i}.${field}`) }}
             </p>
@@ -120,7 +151,7 @@ function down(at: number) {
             <WorkedFigure
               v-if="reading?.percents[i]"
               :working="reading.percents[i] ?? null"
-              :text="`${figure(reading.percents[i]?.value ?? 0, 1)} %`"
+              :text="figure(reading.percents[i]?.value ?? 0, 1)"
               unit=""
             />
             <template v-else>–</template>
@@ -140,7 +171,6 @@ function down(at: number) {
             <NumberField
               :label="`Overrun of ${nameOf(line)}`"
               bare
-              unit="%"
               :step="5"
               optional
               placeholder="–"
@@ -150,6 +180,7 @@ function down(at: number) {
               @commit="(v) => set(line.key, { overrun_percent: v ?? 0 })"
             />
           </td>
+          <td class="brings"><LineBrings :brings="reading?.brings[i]" /></td>
           <td class="tools">
             <template v-if="!disabled">
               <button
@@ -185,10 +216,18 @@ function down(at: number) {
           <td class="grams total">
             <strong>{{ total === undefined ? '–' : figure(total, 1) }}</strong>
           </td>
-          <td colspan="4" class="quiet">grams weighed in all</td>
+          <td colspan="5" class="quiet">
+            grams weighed in all<template v-if="reading">
+              · {{ figure(reading.finished_g, 1) }} g arrive</template
+            >
+          </td>
         </tr>
       </tfoot>
     </table>
+    <datalist :id="`${id}-stages`">
+      <option v-for="stage in stages" :key="stage" :value="stage" />
+    </datalist>
+    <BringsLegend v-if="lines.length" :reading="reading" />
     <TypedLine
       v-if="!disabled"
       class="typed"
@@ -242,7 +281,7 @@ td {
 }
 
 .grams {
-  width: 108px;
+  width: 96px;
 }
 
 .grams :deep(input) {
@@ -260,9 +299,54 @@ th.grams,
   font-size: 17px;
 }
 
+.second {
+  display: flex;
+  gap: 10px;
+}
+
+.measure {
+  background: none;
+  border: 0;
+  border-bottom: 1px dotted var(--leaf-strong);
+  color: var(--muted);
+  cursor: help;
+  font-size: 13px;
+  padding: 0;
+  white-space: nowrap;
+}
+
+.stage {
+  background: none;
+  border: 0;
+  border-bottom: 1px solid transparent;
+  color: var(--bronze-text);
+  font-size: 13px;
+  min-width: 0;
+  padding: 0;
+  width: 92px;
+}
+
+.stage::placeholder {
+  color: transparent;
+}
+
+tr:hover .stage::placeholder,
+.stage:focus::placeholder {
+  color: var(--muted);
+}
+
+.stage:focus {
+  border-bottom-color: var(--bronze);
+}
+
+.brings {
+  min-width: 132px;
+}
+
 .percent {
   text-align: right;
-  width: 150px;
+  white-space: nowrap;
+  width: 84px;
 }
 
 .mark {
@@ -274,18 +358,23 @@ th.grams,
 }
 
 .air {
-  width: 96px;
+  width: 70px;
+}
+
+.air :deep(input) {
+  text-align: right;
 }
 
 .tools {
   text-align: right;
   white-space: nowrap;
-  width: 116px;
+  width: 90px;
 }
 
 .tools .deed {
-  margin-left: 3px;
-  min-width: 28px;
+  margin-left: 2px;
+  min-width: 24px;
+  padding-inline: 2px;
 }
 
 @media (max-width: 1100px) {
@@ -300,6 +389,10 @@ th.grams,
 
   .percent {
     width: 84px;
+  }
+
+  .brings {
+    display: none;
   }
 
   .air {

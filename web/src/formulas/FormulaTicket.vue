@@ -5,8 +5,11 @@ import { ref, watch } from 'vue'
 import type { Formula, FormulaEntry, Reading } from '../api/types'
 import NumberField from '../kit/NumberField.vue'
 import SheetCard from '../kit/SheetCard.vue'
+import SwitchRow from '../kit/SwitchRow.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
-import FormulaContents from './FormulaContents.vue'
+import FormulaFindings from './FormulaFindings.vue'
+import FormulaReadings from './FormulaReadings.vue'
+import LossesFields from './LossesFields.vue'
 import { useScaled, type Wanted } from './useFormula'
 
 const props = defineProps<{
@@ -27,17 +30,6 @@ watch(
   () => props.id,
   () => (wanted.value = null),
 )
-
-type Losses = NonNullable<FormulaEntry['losses']>
-const LOSSES: { field: keyof Losses; label: string }[] = [
-  { field: 'cooking_percent', label: 'Cooked off' },
-  { field: 'pan_percent', label: 'In the pan' },
-  { field: 'tasting_percent', label: 'Tasted' },
-]
-function lose(field: keyof Losses, value: number) {
-  const none = { cooking_percent: 0, pan_percent: 0, tasting_percent: 0 }
-  emit('change', { losses: { ...none, ...props.entry.losses, [field]: value } })
-}
 </script>
 
 <template>
@@ -58,21 +50,22 @@ function lose(field: keyof Losses, value: number) {
       level cup of the finished formula and enter it below.
     </p>
 
-    <FormulaContents v-if="reading?.contents.length" :contents="reading.contents" />
+    <FormulaFindings
+      v-if="reading"
+      :judged="reading.judged"
+      :entry="entry"
+      :disabled="disabled"
+      @change="(change) => emit('change', change)"
+    />
+    <FormulaReadings v-if="reading" :reading="reading" />
 
-    <h3>What is lost</h3>
-    <div class="three">
-      <NumberField
-        v-for="one in LOSSES"
-        :key="one.field"
-        :label="one.label"
-        unit="%"
-        :value="entry.losses?.[one.field] ?? 0"
-        :disabled="disabled"
-        :error="errorAt(`losses.${one.field}`)"
-        @commit="(v) => v !== null && lose(one.field, v)"
-      />
-    </div>
+    <LossesFields
+      :losses="entry.losses"
+      :cooking="reading?.cooking"
+      :error-at="errorAt"
+      :disabled="disabled"
+      @change="(losses) => emit('change', { losses })"
+    />
 
     <h3>Its air</h3>
     <div class="two">
@@ -97,6 +90,18 @@ function lose(field: keyof Losses, value: number) {
         @commit="(v) => emit('change', { measured_density_g_ml: v })"
       />
     </div>
+
+    <SwitchRow
+      v-if="reading?.eggs"
+      label="Eggs on the sheets"
+      :value="Boolean(entry.whole_eggs)"
+      :choices="[
+        { value: false, label: 'eggs weighed' },
+        { value: true, label: 'eggs kept whole' },
+      ]"
+      :disabled="disabled"
+      @change="(whole_eggs) => emit('change', { whole_eggs })"
+    />
 
     <h3>Scale it to</h3>
     <div class="two">
@@ -156,14 +161,9 @@ dd {
   text-align: right;
 }
 
-.three,
 .two {
   display: grid;
   gap: 8px;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-}
-
-.two {
   grid-template-columns: repeat(2, minmax(0, 1fr));
 }
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** Write a formula: lines by keyboard, what is lost, its air, the method. */
+import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { api, take } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
 import ChoiceField from '../kit/ChoiceField.vue'
 import EmptyState from '../kit/EmptyState.vue'
@@ -20,11 +22,13 @@ import { useSession } from '../shell/session'
 import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
 import MethodEditor from './MethodEditor.vue'
+import RevisionsPanel from './RevisionsPanel.vue'
 import type { Step } from '../api/types'
 import { type LineEntry, useFormula, useReading } from './useFormula'
 
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
+const client = useQueryClient()
 const { mayWrite } = useSession()
 const { rows: formulas, isSuccess } = useRows('formulas')
 const { rows: ingredients } = useRows('ingredients')
@@ -66,6 +70,23 @@ async function make(title: string) {
     await router.push(`/formulas/${row.id}`)
   } catch {
     // Shown under the list.
+  }
+}
+
+const refused = ref('')
+/** The formula as it was at an earlier revision; the save is a revision of its own. */
+async function bringBack(revision: number) {
+  refused.value = ''
+  const path = { row_id: shown.value, revision }
+  const body = { revision: formula.row.value?.revision ?? 0 }
+  try {
+    await take(
+      api.POST('/api/formulas/{row_id}/revisions/{revision}/restore', { params: { path }, body }),
+    )
+    await formula.reload()
+    await client.invalidateQueries({ queryKey: ['worked out'] })
+  } catch (error) {
+    refused.value = (error as Error).message
   }
 }
 
@@ -159,6 +180,13 @@ function rename() {
           :error-at="errorAt"
           @change="(method) => undo.edit({ method })"
         />
+        <RevisionsPanel
+          :id="shown"
+          :revision="formula.row.value?.revision"
+          :disabled="!mayWrite"
+          @restore="bringBack"
+        />
+        <p v-if="refused" class="wrong" role="alert">{{ refused }}</p>
       </section>
       <div class="zone-ticket">
         <FormulaTicket

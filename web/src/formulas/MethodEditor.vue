@@ -4,6 +4,7 @@ import { Textarea } from 'ant-design-vue/es/input'
 import { computed, ref, watch } from 'vue'
 
 import type { Step, Wait } from '../api/types'
+import StepCard from './StepCard.vue'
 import WaitRow from './WaitRow.vue'
 
 const props = defineProps<{
@@ -19,7 +20,10 @@ watch(
   () => (text.value = shown()),
 )
 
-/** A line keeps the wait of the step it was, by its words or else by its place. */
+const BLANK: Step = { text: '', stage: '', tool: '', sign: '', caution: '', wait: null }
+const open = ref<number | null>(null)
+
+/** A line keeps the wait and the rest of the step it was, by its words or else by its place. */
 function commit() {
   const lines = text.value
     .split('\n')
@@ -31,16 +35,16 @@ function commit() {
     props.steps.find((step) => step.text === line) ?? (same ? props.steps[place] : undefined)
   emit(
     'change',
-    lines.map((line, place) => ({ text: line, wait: was(line, place)?.wait ?? null })),
+    lines.map((line, place) => ({ ...BLANK, ...was(line, place), text: line })),
   )
 }
 
-function setWait(place: number, wait: Wait | null) {
+const set = (place: number, change: Partial<Step>) =>
   emit(
     'change',
-    props.steps.map((step, at) => (at === place ? { ...step, wait } : step)),
+    props.steps.map((step, at) => (at === place ? { ...step, ...change } : step)),
   )
-}
+const setWait = (place: number, wait: Wait | null) => set(place, { wait })
 const waiting = computed(() =>
   props.steps.flatMap((step, place) => (step.wait ? [{ place, step, wait: step.wait }] : [])),
 )
@@ -71,6 +75,19 @@ const faults = computed(() =>
       placeholder="One step a line, in the order of work: temperature, time, the sign to stop at."
       @blur="commit"
     />
+    <ol v-if="steps.length" class="list cards" aria-label="Steps">
+      <StepCard
+        v-for="(step, place) in steps"
+        :key="place"
+        :step="step"
+        :place="place"
+        :open="open === place"
+        :disabled="disabled"
+        :error-at="errorAt"
+        @change="(now) => set(place, now)"
+        @toggle="open = open === place ? null : place"
+      />
+    </ol>
     <template v-if="steps.length">
       <h3 id="waits-title">Waits</h3>
       <p v-if="!waiting.length" class="quiet">
@@ -133,6 +150,13 @@ const faults = computed(() =>
 .method > :deep(textarea),
 .heads,
 .waits {
+  width: 100%;
+}
+
+.cards {
+  display: grid;
+  gap: 12px 16px;
+  grid-template-columns: repeat(auto-fill, minmax(168px, 1fr));
   width: 100%;
 }
 

@@ -48,6 +48,7 @@ export function linesOf(
         key: crypto.randomUUID().slice(0, 8),
         mass_g: Math.round(line.mass_g * 100) / 100,
         overrun_percent: 0,
+        stage: '',
         ingredient: match?.is_formula ? null : (ingredient ?? null),
         formula: match?.is_formula ? match.id : null,
       },

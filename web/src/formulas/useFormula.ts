@@ -3,19 +3,30 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 
 import { api, take } from '../api/client'
 import { useDraft } from '../api/draft'
-import type { Formula, FormulaEntry, FormulaLine, Reading, ReadLine, SheetPage } from '../api/types'
+import type {
+  Comparison,
+  Formula,
+  FormulaEntry,
+  FormulaLine,
+  Reading,
+  ReadLine,
+  Revision,
+  SheetPage,
+} from '../api/types'
 
 export type LineEntry = NonNullable<FormulaEntry['lines']>[number]
 
 export function entryOf(row: Formula): FormulaEntry {
-  const { name, kind, flavor, base_line, losses, gas_kept, measured_density_g_ml, method } = row
+  const { name, kind, flavor, base_line, losses, gas_kept, measured_density_g_ml } = row
+  const { method, whole_eggs } = row
   const lines = row.lines.map(lineEntryOf)
-  return { name, kind, flavor, lines, base_line, losses, gas_kept, measured_density_g_ml, method }
+  const plain = { name, kind, flavor, lines, base_line, losses, gas_kept, method, whole_eggs }
+  return { ...plain, measured_density_g_ml }
 }
 
 function lineEntryOf(line: FormulaLine): LineEntry {
-  const { key, mass_g, overrun_percent, ingredient, formula } = line
-  return { key, mass_g, overrun_percent, ingredient, formula }
+  const { key, mass_g, overrun_percent, stage, ingredient, formula } = line
+  return { key, mass_g, overrun_percent, stage, ingredient, formula }
 }
 
 export const useFormula = (id: () => string | undefined) => useDraft('formulas', id, entryOf)
@@ -49,6 +60,33 @@ export function useScaled(id: () => string | undefined, wanted: () => Wanted | n
       return (await take(api.GET('/api/formulas/{row_id}/scaled', { params }))) as SheetPage[]
     },
     enabled: () => Boolean(id() && wanted()),
+  })
+}
+
+/** Every save of a formula, the newest first. */
+export function useRevisions(id: () => string | undefined, revision: () => number | undefined) {
+  return useQuery({
+    queryKey: ['formulas', 'revisions', id, revision],
+    queryFn: () =>
+      take<Revision[]>(
+        api.GET('/api/formulas/{row_id}/revisions', { params: { path: { row_id: id() ?? '' } } }),
+      ),
+    enabled: () => Boolean(id()),
+    placeholderData: keepPreviousData,
+  })
+}
+
+/** Two revisions side by side. */
+export function useComparison(id: () => string, pair: () => { before: number; after: number }) {
+  return useQuery({
+    queryKey: ['worked out', 'comparison', id, pair],
+    queryFn: () =>
+      take<Comparison>(
+        api.GET('/api/formulas/{row_id}/compare', {
+          params: { path: { row_id: id() }, query: pair() },
+        }),
+      ),
+    placeholderData: keepPreviousData,
   })
 }
 

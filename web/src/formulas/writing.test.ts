@@ -11,6 +11,7 @@ import {
   serveWith,
   settled,
   sheetPage,
+  step,
   working,
 } from '../testing/kitchen'
 import FormulaGrid from './FormulaGrid.vue'
@@ -153,16 +154,34 @@ const entry: FormulaEntry = {
   gas_kept: 0.8,
   measured_density_g_ml: null,
   method: [],
+  whole_eggs: false,
   lines: [
-    { key: 'a', mass_g: 320, overrun_percent: 0, ingredient: null, formula: 'f-milk' },
-    { key: 'b', mass_g: 430, overrun_percent: 105, ingredient: 'i-cream', formula: null },
+    { key: 'a', mass_g: 320, overrun_percent: 0, stage: '', ingredient: null, formula: 'f-milk' },
+    {
+      key: 'b',
+      mass_g: 430,
+      overrun_percent: 105,
+      stage: '',
+      ingredient: 'i-cream',
+      formula: null,
+    },
   ],
 }
 const reading: Reading = {
   batch_g: 750,
   finished_g: 713,
   percents: [working('Milk on cream', 74.4, '%'), working('Cream on cream', 100, '%')],
-  contents: [],
+  kitchen: [null, null],
+  brings: [
+    { shares: { water: 0.8, sugars: 0.1 }, unknown: 0.1 },
+    { shares: { water: 0.6, 'milk fat': 0.35 }, unknown: 0 },
+  ],
+  gauges: [],
+  judged: [],
+  declared: { contains: {}, unknown: [] },
+  cooking: null,
+  eggs: null,
+  leftovers: [],
   without_density: [],
   finished: working('Mousse, finished', 713),
   density: working('Density of Mousse', 0.787, 'g/ml'),
@@ -188,13 +207,15 @@ describe('FormulaGrid', () => {
     const rows = wrapper.findAll('tbody tr')
     expect(rows[0]?.get('a').attributes('href')).toBe('/formulas/f-milk')
     expect(rows[1]?.classes()).toContain('base')
-    expect(rows[0]?.text()).toContain('74.4 %')
+    expect(rows[0]?.text()).toContain('74.4')
     expect(wrapper.get('tfoot').text()).toContain('750')
   })
 
   it('changes grams and air of one line only', async () => {
     const wrapper = grid()
-    const [grams, air] = wrapper.findAll('tbody tr')[1]?.findAll('input') ?? []
+    const row = wrapper.findAll('tbody tr')[1]
+    const grams = row?.get('.grams input')
+    const air = row?.get('.air input')
     await grams?.setValue('400')
     await grams?.trigger('blur')
     expect(change(wrapper).lines?.map((line) => line.mass_g)).toEqual([320, 400])
@@ -275,7 +296,11 @@ describe('FormulaTicket', () => {
     await fields[3]?.setValue('75')
     await fields[3]?.trigger('blur')
     expect(wrapper.emitted('change')).toEqual([
-      [{ losses: { cooking_percent: 2, pan_percent: 5, tasting_percent: 0 } }],
+      [
+        {
+          losses: { cooking_percent: 2, pan_percent: 5, tasting_percent: 0, cooked_to: null },
+        },
+      ],
       [{ gas_kept: 0.75 }],
     ])
   })
@@ -312,12 +337,7 @@ describe('MethodEditor', () => {
     const wrapper = editor([{ text: 'Boil.' }])
     await write(wrapper, 'Boil.\n\n  Pour at 35 °C.  \n')
     expect(wrapper.emitted('change')).toEqual([
-      [
-        [
-          { text: 'Boil.', wait: null },
-          { text: 'Pour at 35 °C.', wait: null },
-        ],
-      ],
+      [[step('Boil.', { wait: null }), step('Pour at 35 °C.', { wait: null })]],
     ])
   })
 

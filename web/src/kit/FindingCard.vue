@@ -13,6 +13,7 @@ const SAY = { wrong: 'Cannot be made', caution: 'Take care', note: 'Note' }
       <strong>{{ finding.message }}</strong>
     </button>
     <p>{{ finding.remedy }}</p>
+    <slot />
     <details>
       <summary>Why</summary>
       <p>{{ finding.why }}</p>

@@ -4,6 +4,7 @@ import Input from 'ant-design-vue/es/input'
 import { computed, ref, useId, watch } from 'vue'
 
 import { typedNumber } from './format'
+import { scaleOf } from './units'
 
 const props = defineProps<{
   label: string
@@ -18,27 +19,28 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ commit: [value: number | null]; enter: [] }>()
 const id = useId()
-const shown = () => (props.value === null ? '' : String(Number(props.value.toFixed(4))))
+const scale = computed(() => scaleOf(props.unit))
+const shown = () =>
+  props.value === null ? '' : String(Number(scale.value.shown(props.value).toFixed(4)))
 const text = ref(shown())
 const misread = ref('')
 const complaint = computed(() => misread.value || props.error)
 
-watch(
-  () => props.value,
-  () => {
-    text.value = shown()
-    misread.value = ''
-  },
-)
+watch([() => props.value, scale], () => {
+  text.value = shown()
+  misread.value = ''
+})
 
 function commit() {
   if (text.value.trim() === '' && props.optional) return hand(null)
   const number = typedNumber(text.value)
   if (number === undefined) {
-    misread.value = `${props.label} must be a number${props.unit ? ` of ${props.unit}` : ''}.`
+    const unit = scale.value.unit
+    misread.value = `${props.label} must be a number${unit ? ` of ${unit}` : ''}.`
     return
   }
-  hand(number)
+  // What was not touched is not changed by being read in another unit.
+  hand(text.value === shown() ? props.value : scale.value.kept(number))
 }
 
 function hand(number: number | null) {
@@ -72,7 +74,7 @@ function enter() {
       inputmode="decimal"
       autocomplete="off"
       :placeholder="placeholder ?? ''"
-      :suffix="unit ?? ''"
+      :suffix="scale.unit"
       :disabled="disabled ?? false"
       :status="complaint ? 'error' : ''"
       :aria-invalid="Boolean(complaint)"

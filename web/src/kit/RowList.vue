@@ -22,6 +22,9 @@ const oneOf = computed(() => `${/^[aeiou]/.test(props.noun) ? 'an' : 'a'} ${prop
 const query = ref('')
 const making = ref<string | null>(null)
 const found = computed(() => props.items.filter((one) => fits(one.name, query.value)))
+/** More than anybody scrolls through: a word finds the rest. */
+const MOST = 150
+const shown = computed(() => found.value.slice(0, MOST))
 
 function make() {
   if (!making.value?.trim()) return
@@ -39,12 +42,15 @@ function make() {
       allow-clear
     />
     <ul class="list rows">
-      <li v-for="one in found" :key="one.id">
+      <li v-for="one in shown" :key="one.id">
         <RouterLink :to="`/${room}/${one.id}`" :class="['row', { chosen: one.id === id }]">
           <slot name="item" :item="one">{{ one.name }}</slot>
         </RouterLink>
       </li>
     </ul>
+    <p v-if="found.length > MOST" class="quiet">
+      and {{ found.length - MOST }} more: type a word of the name.
+    </p>
     <p v-if="query && !found.length" class="quiet">No {{ noun }} of that name.</p>
     <form v-if="making !== null" class="new" @submit.prevent="make">
       <Input

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 /** A computed figure; pressing it opens its working. */
+import { computed } from 'vue'
+
 import type { Working } from '../api/types'
 import { figure } from './format'
+import { scaleOf } from './units'
 import { useWorking } from './working'
 
 const props = defineProps<{
@@ -11,6 +14,8 @@ const props = defineProps<{
   plain?: boolean
 }>()
 const { show } = useWorking()
+const scale = computed(() => scaleOf(props.working?.unit))
+const value = computed(() => figure(scale.value.shown(props.working?.value ?? 0)))
 </script>
 
 <template>
@@ -21,8 +26,8 @@ const { show } = useWorking()
     :title="`How ${props.working.figure} comes about`"
     @click.stop="show(props.working)"
   >
-    <strong>{{ text ?? figure(props.working.value) }}</strong>
-    <span class="unit">{{ unit ?? props.working.unit }}</span>
+    <strong>{{ text ?? value }}</strong>
+    <span class="unit">{{ unit ?? scale.unit }}</span>
   </button>
   <span v-else class="figure unknown" title="Unknown: see the findings">unknown</span>
 </template>

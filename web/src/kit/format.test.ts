@@ -8,7 +8,7 @@ describe('figure', () => {
     expect(figure(53.54)).toBe('53.5')
     expect(figure(0.421)).toBe('0.42')
     expect(figure(12)).toBe('12')
-    expect(figure(-1234567)).toBe('-1\u202f234\u202f567')
+    expect(figure(-1234567)).toBe('−1\u202f234\u202f567')
   })
 })
 

@@ -10,7 +10,7 @@ export function figure(value: number, decimals?: number): string {
   const [whole = '', part] = text.split('.')
   const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN)
   const rest = part?.replace(/0+$/, '')
-  return rest ? `${grouped}.${rest}` : grouped
+  return (rest ? `${grouped}.${rest}` : grouped).replace('-', '−')
 }
 
 /** Four significant figures, as the workings write them. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** One ingredient: density, the scale it is weighed on, what one piece weighs. */
+/** One ingredient: measures, make-up, allergens, what it is bought and kept as. */
 import { computed, ref, watch } from 'vue'
 
 import { useDraft } from '../api/draft'
@@ -8,18 +8,28 @@ import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import RowSlip from '../kit/RowSlip.vue'
 import TextField from '../kit/TextField.vue'
+import { useSession } from '../shell/session'
+import AllergensEditor from './AllergensEditor.vue'
+import ChocolateEditor from './ChocolateEditor.vue'
+import KeepingEditor from './KeepingEditor.vue'
 import MakeUpEditor from './MakeUpEditor.vue'
-import PiecesEditor from './PiecesEditor.vue'
+import PacksEditor from './PacksEditor.vue'
+import PairsEditor from './PairsEditor.vue'
 
 const props = defineProps<{ id: string; disabled: boolean }>()
 
 function entryOf(row: Ingredient): IngredientEntry {
   const { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, make_up, note } = row
-  return { name, density_g_ml, cup_density_g_ml, weigh_step_g, pieces, make_up, note }
+  const { make_up_source, make_up_status, states, egg, allergens } = row
+  const { chocolate, packs, keeping } = row
+  const measures = { density_g_ml, cup_density_g_ml, weigh_step_g, pieces, states, egg }
+  const made = { make_up, make_up_source, make_up_status, allergens, chocolate }
+  return { name, ...measures, ...made, packs, keeping, note }
 }
 const ingredient = useDraft('ingredients', () => props.id, entryOf)
 const entry = computed(() => ingredient.draft.value)
 const errorAt = (field: string) => ingredient.problem.value?.at(field)
+const { person } = useSession()
 const note = ref('')
 watch(
   () => entry.value?.note,
@@ -32,6 +42,13 @@ const STEPS = [
   { value: 0.1, label: '0.1 g, small strong things' },
   { value: 1, label: '1 g, bulk' },
   { value: 5, label: '5 g, large batches' },
+]
+
+const EGGS = [
+  { value: '', label: 'no' },
+  { value: 'whole', label: 'whole egg' },
+  { value: 'yolk', label: 'yolk' },
+  { value: 'white', label: 'white' },
 ]
 
 function annotate() {
@@ -81,17 +98,83 @@ function annotate() {
         @change="(step) => ingredient.edit({ weigh_step_g: Number(step) })"
       />
     </label>
-    <PiecesEditor
-      :pieces="entry.pieces ?? []"
+    <PairsEditor
+      :pairs="(entry.states ?? []).map(({ name, density_g_ml: value }) => ({ name, value }))"
+      legend="A cup of it prepared"
+      name-label="Sifted, chopped, packed …"
+      value-label="g/ml"
+      unit="g/ml"
+      :step="0.01"
+      :blank="{ name: 'sifted', value: 0.5 }"
+      add="Add a way it is prepared"
+      field="states"
+      figure="density_g_ml"
       :disabled="disabled"
       :error-at="errorAt"
-      @change="(pieces) => ingredient.edit({ pieces })"
+      @change="
+        (pairs) =>
+          ingredient.edit({
+            states: pairs.map(({ name, value }) => ({ name, density_g_ml: value })),
+          })
+      "
     />
+    <PairsEditor
+      :pairs="(entry.pieces ?? []).map(({ name, mass_g: value }) => ({ name, value }))"
+      legend="Counted as, the usual one first"
+      name-label="Piece"
+      value-label="One weighs"
+      unit="g"
+      :step="0.1"
+      :blank="{ name: 'piece', value: 10 }"
+      add="Add a counted unit"
+      field="pieces"
+      figure="mass_g"
+      :disabled="disabled"
+      :error-at="errorAt"
+      @change="
+        (pairs) =>
+          ingredient.edit({ pieces: pairs.map(({ name, value }) => ({ name, mass_g: value })) })
+      "
+    />
+    <label class="step">
+      <span class="eyebrow">Of an egg</span>
+      <ChoiceField
+        :value="entry.egg ?? ''"
+        :options="EGGS"
+        :disabled="disabled"
+        @change="(egg) => ingredient.edit({ egg: (egg || null) as IngredientEntry['egg'] })"
+      />
+    </label>
     <MakeUpEditor
-      :make-up="entry.make_up ?? null"
+      :entry="entry"
       :error-at="errorAt"
       :disabled="disabled"
-      @change="(make_up) => ingredient.edit({ make_up })"
+      @change="ingredient.edit"
+    />
+    <AllergensEditor
+      :allergens="entry.allergens ?? null"
+      :disabled="disabled"
+      @change="(allergens) => ingredient.edit({ allergens })"
+    />
+    <ChocolateEditor
+      :chocolate="entry.chocolate ?? null"
+      :disabled="disabled"
+      :error-at="errorAt"
+      @change="(chocolate) => ingredient.edit({ chocolate })"
+    />
+    <PacksEditor
+      :packs="entry.packs ?? []"
+      :price-per-kg="ingredient.row.value?.price_per_kg ?? null"
+      :currency="person?.kitchen.currency ?? ''"
+      :disabled="disabled"
+      :error-at="errorAt"
+      @change="(packs) => ingredient.edit({ packs })"
+    />
+    <KeepingEditor
+      :keeping="entry.keeping ?? null"
+      :disabled="disabled"
+      :error-at="errorAt"
+      @change="(keeping) => ingredient.edit({ keeping })"
     />
     <TextField
       v-model="note"
@@ -101,6 +184,9 @@ function annotate() {
       @focusout="annotate"
       @keydown.enter="annotate"
     />
+    <p v-if="ingredient.row.value?.used_by.length">
+      <span class="eyebrow">Used in</span> {{ ingredient.row.value.used_by.join(', ') }}
+    </p>
   </RowSlip>
 </template>
 

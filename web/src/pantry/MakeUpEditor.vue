@@ -1,61 +1,58 @@
 <script setup lang="ts">
-/** Grams of each component in 100 g. A field left empty is unknown, which is not nothing. */
-import { computed, ref } from 'vue'
+/** Grams of each component in 100 g, of which kind, how well known. Empty is unknown, not none. */
+import { computed, ref, watch } from 'vue'
 
-import type { MakeUp } from '../api/types'
+import type { IngredientEntry, MakeUp, Vocabulary } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
+import TextField from '../kit/TextField.vue'
+import { useVocabulary } from './usePantry'
 
 const props = defineProps<{
-  makeUp: MakeUp | null
+  entry: IngredientEntry
   errorAt: (field: string) => string | undefined
   disabled: boolean
 }>()
-const emit = defineEmits<{ change: [makeUp: MakeUp] }>()
+const emit = defineEmits<{ change: [change: Partial<IngredientEntry>] }>()
+type Component = Vocabulary['components'][number]
+type Grams = Record<string, number | null | undefined>
 
-const COMPONENTS: [keyof MakeUp, string][] = [
-  ['water', 'Water'],
-  ['milk_fat', 'Milk fat'],
-  ['cocoa_butter', 'Cocoa butter'],
-  ['other_fat', 'Other fat'],
-  ['cocoa_solids', 'Cocoa solids'],
-  ['sucrose', 'Sucrose'],
-  ['glucose', 'Glucose'],
-  ['fructose', 'Fructose'],
-  ['lactose', 'Lactose'],
-  ['maltose', 'Maltose'],
-  ['glucose_syrup_solids', 'Glucose-syrup solids'],
-  ['polyols', 'Polyols'],
-  ['starch', 'Starch'],
-  ['other_carbohydrate', 'Other carbohydrate'],
-  ['fiber', 'Fiber'],
-  ['protein', 'Protein'],
-  ['alcohol', 'Alcohol'],
-  ['acids', 'Acids'],
-  ['salt', 'Salt'],
-  ['ash', 'Ash'],
-  ['gelatin', 'Gelatin'],
-  ['pectin', 'Pectin, gums'],
-]
+const vocabulary = useVocabulary()
+const components = computed(() => vocabulary.data.value?.components ?? [])
+const own = computed(() => props.entry.make_up ?? null)
+const gramsOf = ({ key }: Component) => (own.value as Grams | null)?.[key]
 const all = ref(false)
 const known = computed(() =>
-  COMPONENTS.filter(
-    ([field]) => props.makeUp?.[field] !== null && props.makeUp?.[field] !== undefined,
-  ),
+  components.value.filter((one) => gramsOf(one) !== null && gramsOf(one) !== undefined),
 )
 /** What there is of it; everything while one edits, or where nothing is known yet. */
 const shown = computed(() =>
-  all.value ? COMPONENTS : known.value.filter(([field]) => props.makeUp?.[field]),
+  all.value ? components.value : known.value.filter((one) => gramsOf(one)),
 )
-const complete = computed(() => known.value.length === COMPONENTS.length)
+const complete = computed(() => known.value.length === components.value.length)
+const total = computed(() => known.value.reduce((sum, one) => sum + (gramsOf(one) ?? 0), 0))
 
-const set = (field: keyof MakeUp, value: number | null) =>
-  emit('change', { ...props.makeUp, [field]: value })
+const set = (change: object) =>
+  emit('change', { make_up: { polyol: '', pectin_kind: '', ...own.value, ...change } as MakeUp })
 
 /** What was left empty is none. */
 function close() {
-  const rest = Object.fromEntries(COMPONENTS.map(([field]) => [field, props.makeUp?.[field] ?? 0]))
-  emit('change', rest)
+  set(Object.fromEntries(components.value.map((one) => [one.key, gramsOf(one) ?? 0])))
 }
+
+const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
+const kinds = computed(() => new Set(shown.value.filter(gramsOf).map((one) => one.kind)))
+const choices = (names: string[] = []) => names.map((value) => ({ value, label: value }))
+const STATUS = [
+  { value: '', label: 'not said' },
+  ...choices(['pack', 'analysis', 'published', 'common practice', 'from memory']),
+]
+const source = ref('')
+watch(
+  () => props.entry.make_up_source,
+  (now) => (source.value = now ?? ''),
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -71,21 +68,65 @@ function close() {
     </p>
     <div class="fields">
       <NumberField
-        v-for="[field, label] in shown"
-        :key="field"
-        :label="label"
+        v-for="one in shown"
+        :key="one.key"
+        :label="capital(one.name)"
         unit="g"
         :step="0.1"
         optional
         placeholder="unknown"
-        :value="makeUp?.[field] ?? null"
+        :value="gramsOf(one) ?? null"
         :disabled="disabled"
-        :error="errorAt(`make_up.${field}`)"
-        @commit="(v) => set(field, v)"
+        :error="errorAt(`make_up.${one.key}`)"
+        @commit="(grams) => set({ [one.key]: grams })"
       />
+      <NumberField
+        v-if="kinds.has('dextrose_equivalent')"
+        label="DE of the syrup solids"
+        optional
+        placeholder="unknown"
+        :value="own?.dextrose_equivalent ?? null"
+        :disabled="disabled"
+        :error="errorAt('make_up.dextrose_equivalent')"
+        @commit="(dextrose_equivalent) => set({ dextrose_equivalent })"
+      />
+      <NumberField
+        v-if="kinds.has('bloom')"
+        label="Bloom of the gelatin"
+        :step="10"
+        optional
+        placeholder="unknown"
+        :value="own?.bloom ?? null"
+        :disabled="disabled"
+        :error="errorAt('make_up.bloom')"
+        @commit="(bloom) => set({ bloom })"
+      />
+      <label v-if="kinds.has('polyol')">
+        <span class="eyebrow">Which polyol</span>
+        <ChoiceField
+          :value="own?.polyol || undefined"
+          :options="choices(vocabulary.data.value?.polyols)"
+          :disabled="disabled"
+          placeholder="unknown"
+          @change="(polyol) => set({ polyol })"
+        />
+      </label>
+      <label v-if="kinds.has('pectin_kind')">
+        <span class="eyebrow">Which pectin or gum</span>
+        <ChoiceField
+          :value="own?.pectin_kind || undefined"
+          :options="choices(vocabulary.data.value?.pectins)"
+          :disabled="disabled"
+          placeholder="unknown"
+          @change="(pectin_kind) => set({ pectin_kind })"
+        />
+      </label>
     </div>
     <p v-if="errorAt('make_up.make_up')" class="wrong" role="alert">
       {{ errorAt('make_up.make_up') }}
+    </p>
+    <p v-else-if="known.length" class="quiet">
+      {{ Number(total.toFixed(1)) }} g known of 100{{ complete ? '' : '; the rest is unknown' }}.
     </p>
     <button
       v-if="!disabled && known.length && !complete"
@@ -95,6 +136,29 @@ function close() {
     >
       The rest is none
     </button>
+    <div v-if="own" class="fields">
+      <TextField
+        v-model="source"
+        label="Where it is from"
+        :disabled="disabled"
+        :error="errorAt('make_up_source')"
+        @focusout="source !== entry.make_up_source && emit('change', { make_up_source: source })"
+      />
+      <label>
+        <span class="eyebrow">How well known</span>
+        <ChoiceField
+          :value="entry.make_up_status ?? ''"
+          :options="STATUS"
+          :disabled="disabled"
+          @change="
+            (status) =>
+              emit('change', {
+                make_up_status: (status || null) as IngredientEntry['make_up_status'],
+              })
+          "
+        />
+      </label>
+    </div>
   </section>
 </template>
 
@@ -102,21 +166,28 @@ function close() {
 .make-up {
   display: grid;
   gap: 8px;
+  justify-items: start;
 }
 
 header {
   align-items: center;
   display: flex;
   justify-content: space-between;
+  width: 100%;
 }
 
 .fields {
   display: grid;
   gap: 6px 8px;
   grid-template-columns: 1fr 1fr;
+  width: 100%;
 }
 
 .fields:empty {
   display: none;
+}
+
+label {
+  display: grid;
 }
 </style>

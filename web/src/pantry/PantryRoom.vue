@@ -1,12 +1,14 @@
 <script setup lang="ts">
-/** Ingredients: density, the scale they are weighed on, what one piece weighs. */
-import { defineAsyncComponent, ref } from 'vue'
+/** Ingredients: what they weigh, cost, are made of and have to declare. */
+import Input from 'ant-design-vue/es/input'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { useRows, useWrites } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
 import { figure } from '../kit/format'
 import RowList from '../kit/RowList.vue'
+import { fits } from '../kit/search'
 import { useCommands } from '../shell/commands'
 import { useSession } from '../shell/session'
 import IngredientEditor from './IngredientEditor.vue'
@@ -14,7 +16,7 @@ import IngredientEditor from './IngredientEditor.vue'
 const PastePantry = defineAsyncComponent(() => import('./PastePantry.vue'))
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
-const { mayWrite } = useSession()
+const { mayWrite, person } = useSession()
 const { rows, isSuccess } = useRows('ingredients')
 const { create } = useWrites('ingredients')
 const pasting = ref(false)
@@ -32,6 +34,10 @@ async function make(name: string) {
     // Shown under the list.
   }
 }
+const query = ref('')
+const MOST = 200
+const found = computed(() => rows.value.filter((row) => fits(row.name, query.value)))
+const shown = computed(() => found.value.slice(0, MOST))
 const shownDensity = (value: number | null) => (value === null ? 'unknown' : value.toFixed(2))
 </script>
 
@@ -57,33 +63,45 @@ const shownDensity = (value: number | null) => (value === null ? 'unknown' : val
     <section class="zone-board" aria-label="Pantry">
       <table v-if="rows.length">
         <caption>
-          <h1>Pantry</h1>
+          <span class="title">
+            <h1>Pantry</h1>
+            <Input
+              v-model:value="query"
+              class="find"
+              placeholder="Any word of the name: ‘dark 70’, ‘creme’, ‘leaf silver’"
+              aria-label="Find in the pantry"
+              allow-clear
+            />
+            <span class="quiet">{{ found.length }} of {{ rows.length }}</span>
+          </span>
         </caption>
         <thead>
           <tr class="eyebrow">
             <th scope="col">ingredient</th>
             <th scope="col" class="number">g/ml</th>
-            <th scope="col" class="number">a level cup, g/ml</th>
-            <th scope="col" class="number">weighed to</th>
+            <th scope="col" class="number">{{ person?.kitchen.currency }}/kg</th>
             <th scope="col">counted as</th>
+            <th scope="col">make-up</th>
+            <th scope="col">allergens</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in rows" :key="row.id" :class="{ chosen: row.id === props.id }">
+          <tr v-for="row in shown" :key="row.id" :class="{ chosen: row.id === props.id }">
             <th scope="row">
               <RouterLink :to="`/pantry/${row.id}`">{{ row.name }}</RouterLink>
             </th>
             <td :class="['number', { wrong: row.density_g_ml === null }]">
               {{ shownDensity(row.density_g_ml) }}
             </td>
-            <td class="number quiet">
-              {{ row.cup_density_g_ml === null ? 'the same' : row.cup_density_g_ml.toFixed(2) }}
+            <td class="number">
+              {{ row.price_per_kg === null ? '–' : figure(row.price_per_kg, 2) }}
             </td>
-            <td class="number quiet">{{ row.weigh_step_g }} g</td>
-            <td class="quiet">
-              {{
-                row.pieces.map((piece) => `${piece.name} ${figure(piece.mass_g, 1)} g`).join(', ')
-              }}
+            <td class="quiet">{{ row.counted }}</td>
+            <td :class="row.made_up ? 'quiet' : 'wrong'">
+              {{ row.made_up ? 'known' : 'unknown' }}
+            </td>
+            <td :class="row.allergens === null ? 'wrong' : 'quiet'">
+              {{ row.allergens === null ? 'not entered' : row.allergens.join(', ') }}
             </td>
           </tr>
         </tbody>
@@ -93,6 +111,9 @@ const shownDensity = (value: number | null) => (value === null ? 'unknown' : val
         title="The pantry is empty"
         text="Add what you weigh: a name is enough to begin. With a density, volumes turn into grams."
       />
+      <p v-if="found.length > MOST" class="quiet">
+        and {{ found.length - MOST }} more: type a word of the name above.
+      </p>
     </section>
     <div class="zone-ticket">
       <IngredientEditor v-if="props.id" :id="props.id" :key="props.id" :disabled="!mayWrite" />
@@ -118,6 +139,16 @@ table {
 caption {
   padding-bottom: 8px;
   text-align: left;
+}
+
+.title {
+  align-items: center;
+  display: flex;
+  gap: 16px;
+}
+
+.find {
+  max-width: 420px;
 }
 
 tr {

@@ -6,11 +6,13 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { ROOMS } from './routes'
 import { useSession } from './session'
 
+const SettingsDialog = defineAsyncComponent(() => import('./SettingsDialog.vue'))
 const MembersDialog = defineAsyncComponent(() => import('./MembersDialog.vue'))
 
 const emit = defineEmits<{ ask: []; keys: [] }>()
 const { person, isChef, signOut, enterKitchen } = useSession()
 const membersOpen = ref(false)
+const settingsOpen = ref(false)
 const others = computed(() =>
   (person.value?.kitchens ?? []).filter((one) => one.id !== person.value?.kitchen.id),
 )
@@ -44,12 +46,14 @@ const others = computed(() =>
           <MenuItem v-for="one in others" :key="one.id" @click="enterKitchen.mutate(one.id)">
             Go to {{ one.name }}
           </MenuItem>
+          <MenuItem key="read" @click="settingsOpen = true">How I read figures</MenuItem>
           <MenuItem key="keys" @click="emit('keys')">Keys</MenuItem>
           <MenuDivider />
           <MenuItem key="out" @click="signOut.mutate(undefined)">Sign out</MenuItem>
         </Menu>
       </template>
     </Dropdown>
+    <SettingsDialog v-if="settingsOpen" @close="settingsOpen = false" />
     <MembersDialog v-if="membersOpen" @close="membersOpen = false" />
   </header>
 </template>

@@ -3,7 +3,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import { api, take } from '../api/client'
-import type { Session } from '../api/types'
+import type { KitchenFacts, Preferences, Session } from '../api/types'
+import { preferences } from '../kit/units'
 
 const KEY = ['session']
 
@@ -16,11 +17,17 @@ function forgetOthers({ person }: Session) {
   sessionStorage.setItem(WHO, person.username)
 }
 
+/** Figures are read as this person reads them. */
+function readAs(session: Session): Session {
+  if (session.person) preferences.value = session.person.preferences
+  return session
+}
+
 export function useSession() {
   const client = useQueryClient()
   const query = useQuery({
     queryKey: KEY,
-    queryFn: () => take<Session>(api.GET('/api/session')),
+    queryFn: async () => readAs(await take<Session>(api.GET('/api/session'))),
     staleTime: Infinity,
   })
   const person = computed(() => query.data.value?.person ?? null)
@@ -30,8 +37,17 @@ export function useSession() {
       mutationFn,
       onSuccess: (session: Session) => {
         client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
-        client.setQueryData(KEY, session)
+        client.setQueryData(KEY, readAs(session))
         forgetOthers(session)
+      },
+    })
+  /** Who one is stays; what is worked out may read otherwise now. */
+  const settle = <Given>(mutationFn: (given: Given) => Promise<Session>) =>
+    useMutation({
+      mutationFn,
+      onSuccess: (session: Session) => {
+        client.setQueryData(KEY, readAs(session))
+        void client.invalidateQueries({ queryKey: ['worked out'] })
       },
     })
   return {
@@ -58,6 +74,12 @@ export function useSession() {
     ),
     enterKitchen: enter((kitchen: string) =>
       take<Session>(api.PUT('/api/session/kitchen', { body: { kitchen } })),
+    ),
+    prefer: settle((body: Preferences) =>
+      take<Session>(api.PUT('/api/members/me/preferences', { body })),
+    ),
+    describeKitchen: settle((body: KitchenFacts) =>
+      take<Session>(api.PUT('/api/members/kitchen', { body })),
     ),
     signOut: enter(async () => {
       await take(api.DELETE('/api/session'))

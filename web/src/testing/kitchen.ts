@@ -10,9 +10,11 @@ import type {
   Finding,
   FormulaBrief,
   Ingredient,
+  IngredientBrief,
   PartResult,
   SheetPage,
   Solved,
+  Step,
   WorkedOut,
   Working,
 } from '../api/types'
@@ -41,7 +43,12 @@ export const formula = (id: string, name: string, kind = 'mousse'): FormulaBrief
   does: 'fill',
 })
 
-export const ingredient = (id: string, name: string, density: number | null = 1): Ingredient => ({
+/** An ingredient as it stands alone; it serves as one of the list too. */
+export const ingredient = (
+  id: string,
+  name: string,
+  density: number | null = 1,
+): Ingredient & IngredientBrief => ({
   ...row,
   id,
   name,
@@ -49,8 +56,29 @@ export const ingredient = (id: string, name: string, density: number | null = 1)
   cup_density_g_ml: null,
   weigh_step_g: 1,
   pieces: [],
+  states: [],
+  egg: null,
   make_up: null,
+  make_up_source: '',
+  make_up_status: null,
+  allergens: null,
+  chocolate: null,
+  packs: [],
+  keeping: null,
   note: '',
+  used_by: [],
+  price_per_kg: null,
+  counted: '',
+  made_up: false,
+})
+
+export const step = (text: string, more: Partial<Step> = {}): Step => ({
+  text,
+  stage: '',
+  tool: '',
+  sign: '',
+  caution: '',
+  ...more,
 })
 
 export const result = (part: string, name: string, grams: number | null): PartResult => ({
@@ -185,6 +213,8 @@ export const sheetPage = (): SheetPage => ({
     batch_g: 1513.7,
     drift_g: -0.41,
     drift_percent: -0.027,
+    spare_g: 0,
+    eggs: null,
     uses: [{ purpose: 'Quince heart', mass_g: 1365.9 }],
     own_finished: working('Quince, finished', 572.8),
     lines: [
@@ -198,6 +228,7 @@ export const sheetPage = (): SheetPage => ({
         step_g: 1,
         percent: 100,
         overrun_percent: 0,
+        stage: '',
         pieces: [],
       },
       {
@@ -210,6 +241,7 @@ export const sheetPage = (): SheetPage => ({
         step_g: 0.1,
         percent: 1.4,
         overrun_percent: 0,
+        stage: '',
         pieces: [['yolk, M', 0.93]],
       },
     ],
@@ -218,7 +250,7 @@ export const sheetPage = (): SheetPage => ({
   batch: working('Weighed in all', 1513.7),
   kind: 'fruit',
   flavor: 'quince',
-  method: [{ text: 'Boil 2 min.' }, { text: 'Pour 10 mm.' }],
+  method: [step('Boil 2 min.'), step('Pour 10 mm.')],
   workings: { a: working('Quince purée', 1192), b: working('Egg yolk', 16.7) },
 })
 

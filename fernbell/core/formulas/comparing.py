@@ -1,0 +1,93 @@
+"""Two states of a formula side by side, line by line and reading by reading."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from fernbell.core.formulas.book import Book, Formula
+from fernbell.core.formulas.character import Character
+from fernbell.core.formulas.gauge import Gauge, Verdict
+from fernbell.core.working import Working
+
+
+@dataclass(frozen=True, slots=True)
+class LinePair:
+    """One line before and after [g]; None where it was not there."""
+
+    name: str
+    before_g: float | None
+    after_g: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class GaugePair:
+    """One reading before and after, with where each lies in its window."""
+
+    name: str
+    before: Working | None
+    after: Working | None
+    was: Verdict | None
+    now: Verdict | None
+
+
+@dataclass(frozen=True, slots=True)
+class Comparison:
+    """Lines and readings of two states, in the order of the later one."""
+
+    lines: tuple[LinePair, ...]
+    gauges: tuple[GaugePair, ...]
+
+
+def compare(
+    before: tuple[Book, Formula, Character], after: tuple[Book, Formula, Character]
+) -> Comparison:
+    """Set two states of a formula side by side.
+
+    Lines belong together by what they weigh, the first with the first.
+
+    Args:
+        before: the earlier state, with the book it is read in [Book, Formula, Character].
+        after: the later state [Book, Formula, Character].
+    Returns:
+        pairs; readings that neither has are left out [g, unit of the reading].
+    Source:
+        definition.
+    """
+    old, new = _lines(before[0], before[1]), _lines(after[0], after[1])
+    keys = tuple(dict.fromkeys((*new, *old)))
+    lines = tuple(
+        LinePair(
+            (new.get(key) or old[key])[0],
+            old[key][1] if key in old else None,
+            new[key][1] if key in new else None,
+        )
+        for key in keys
+    )
+    return Comparison(lines, _gauges(before[2].gauges, after[2].gauges))
+
+
+def _lines(book: Book, formula: Formula) -> Mapping[str, tuple[str, float]]:
+    """Name and grams of each line, by what it weighs and how often that came before."""
+    named: dict[str, tuple[str, float]] = {}
+    for line in formula.lines:
+        of = line.ingredient or line.formula or ""
+        count = sum(key.startswith(f"{of} ") for key in named)
+        named[f"{of} {count}"] = (book.line_name(line), line.mass_g)
+    return named
+
+
+def _gauges(before: tuple[Gauge, ...], after: tuple[Gauge, ...]) -> tuple[GaugePair, ...]:
+    old, new = ({one.code: one for one in gauges} for gauges in (before, after))
+    pairs = []
+    for code in dict.fromkeys((*new, *old)):
+        was, now = old.get(code), new.get(code)
+        name = (now or old[code]).name
+        pair = GaugePair(
+            name,
+            was.working if was else None,
+            now.working if now else None,
+            was.verdict if was else None,
+            now.verdict if now else None,
+        )
+        if pair.before or pair.after:
+            pairs.append(pair)
+    return tuple(pairs)

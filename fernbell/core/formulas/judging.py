@@ -1,0 +1,174 @@
+"""What there is to say about a formula: readings outside their windows, each with its remedy."""
+
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass
+
+from fernbell.core.findings import Finding, Severity
+from fernbell.core.formulas.book import Book, Formula
+from fernbell.core.formulas.composition import Composition, gather
+from fernbell.core.formulas.gauge import Gauge, Verdict
+from fernbell.core.formulas.mending import Mend, mend
+from fernbell.core.formulas.method import Step
+from fernbell.core.pantry import ChocolateKind
+from fernbell.core.working import COMMON_PRACTICE, figure_text
+
+EGG_SAFE_C = 71.0
+_FSIS = (
+    "USDA FSIS: egg dishes to 71 °C; 9 CFR 590.570 for pasteurized egg; both from memory. Local "
+    "codes and the kitchen's own food-safety plan go first"
+)
+BAKED = ("sponge", "paste", "crumble", "crisp", "meringue", "chocolate")
+
+
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """A finding, and the change that mends it where one line or the cooking can."""
+
+    finding: Finding
+    mend: Mend | None = None
+
+
+def judge_formula(
+    book: Book,
+    formula: Formula,
+    kind: str,
+    gauges: Iterable[Gauge],
+    made: Mapping[str, Composition],
+    steps: Iterable[Step] = (),
+    *,
+    altitude_m: float = 0.0,
+) -> tuple[Judged, ...]:
+    """Everything there is to say about a formula.
+
+    Args:
+        book: where lines are looked up [Book].
+        formula: the formula [Formula].
+        kind: its kind, such as 'mousse' [text].
+        gauges: its readings with their windows, shape (n,) [Gauge].
+        made: its composition and those of what is nested in it [g].
+        steps: its method, shape (n,) [Step].
+        altitude_m: height of the kitchen above the sea [m].
+    Returns:
+        findings with their remedies [Judged].
+    Source:
+        common practice; each finding names its own.
+    """
+    return (
+        *_windows(book, formula, gauges, made, altitude_m),
+        *_cooking(formula, made[formula.key]),
+        *_chocolates(book, formula, kind),
+        *_raw_egg(book, formula, kind, tuple(steps)),
+    )
+
+
+def _windows(
+    book: Book,
+    formula: Formula,
+    gauges: Iterable[Gauge],
+    made: Mapping[str, Composition],
+    altitude_m: float,
+) -> Iterator[Judged]:
+    outside = [one for one in gauges if one.verdict not in (None, Verdict.WITHIN)]
+    raw = gather(book, formula, made) if outside else None
+    for gauge in outside:
+        window, verdict = gauge.window, gauge.verdict
+        assert window
+        assert gauge.working
+        assert raw
+        below = verdict is Verdict.BELOW
+        edge = window.least if below else window.most
+        unit = f" {gauge.working.unit}" if gauge.working.unit == "%" else ""
+        remedy = mend(book, formula, raw, gauge, made, altitude_m)
+        where = f"{'below' if below else 'above'} {edge:g}{unit}"
+        finding = Finding(
+            code=f"reading-{gauge.code}",
+            severity=Severity.CAUTION,
+            message=f"{gauge.name}: {figure_text(gauge.working.value)}{unit}, {where}.",
+            why=window.why,
+            remedy=f"{remedy.says}." if remedy else "No single line brings it back.",
+            source=window.source,
+            formula=formula.key,
+        )
+        yield Judged(finding, remedy)
+
+
+def _cooking(formula: Formula, own: Composition) -> Iterator[Judged]:
+    if own.cooking.refusal:
+        yield Judged(
+            Finding(
+                code="cooking-sign",
+                severity=Severity.CAUTION,
+                message="What cooks off cannot be worked out from its sign.",
+                why=own.cooking.refusal,
+                remedy="Check the sign it is cooked to, and the make-ups of its lines.",
+                source="mass balance; boiling curve",
+                formula=formula.key,
+            )
+        )
+    if own.overcooked:
+        names = ", ".join(own.overcooked)
+        yield Judged(
+            Finding(
+                code="overcooked",
+                severity=Severity.WRONG,
+                message=f"More cooks off than there is water in {names}.",
+                why="What cooks off is water; there is not that much of it.",
+                remedy="Lower what is cooked off.",
+                source="mass balance, exact",
+                formula=formula.key,
+            )
+        )
+
+
+def _chocolates(book: Book, formula: Formula, kind: str) -> Iterator[Judged]:
+    own = [book.ingredient(line.ingredient) for line in formula.lines if line.ingredient]
+    kinds = {one.chocolate.kind for one in own if one.chocolate}
+    if ChocolateKind.COMPOUND not in kinds:
+        return
+    if len(kinds) > 1:
+        message, why = (
+            "Compound and couverture in one pot.",
+            "Compound holds another fat than cocoa butter: together they stay soft and bloom.",
+        )
+        remedy = "Use one or the other."
+    elif kind == "chocolate":
+        message = "Compound is not tempered."
+        why = "Only cocoa butter has to crystallize in one form; compound sets by itself."
+        remedy = "Melt to 40-45 °C and work at 35-40 °C."
+    else:
+        message = "Compound takes less cream than couverture."
+        why = "Its fat stays firmer; the set number counts cocoa butter only."
+        remedy = "Begin with 3.3 parts to 1 of cream (white 4.5 to 6.5) and make a small batch."
+    yield Judged(
+        Finding(
+            code="compound",
+            severity=Severity.CAUTION if len(kinds) > 1 else Severity.NOTE,
+            message=message,
+            why=why,
+            remedy=remedy,
+            source=COMMON_PRACTICE,
+            formula=formula.key,
+        )
+    )
+
+
+def _raw_egg(book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]) -> Iterator[Judged]:
+    eggs = [
+        book.line_name(line)
+        for line in formula.lines
+        if line.ingredient and "eggs" in (book.ingredient(line.ingredient).allergens or ())
+    ]
+    hottest = max((one.temperature_c for one in steps if one.temperature_c is not None), default=0)
+    if not eggs or kind in BAKED or hottest >= EGG_SAFE_C:
+        return
+    yield Judged(
+        Finding(
+            code="raw-egg",
+            severity=Severity.NOTE,
+            message=f"No step heats the {' and '.join(eggs).lower()} to {EGG_SAFE_C:g} °C.",
+            why="Raw or lightly cooked egg may carry salmonella.",
+            remedy="Use pasteurized egg, or write the temperature into the step that cooks it.",
+            source=_FSIS,
+            formula=formula.key,
+        )
+    )

@@ -1,0 +1,197 @@
+"""One change that brings a reading into its window: a line's grams, or how far it is cooked."""
+
+import math
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, replace
+
+from scipy.optimize import brentq
+
+from fernbell.core.errors import CoreError
+from fernbell.core.formulas.book import Book, CookedTo, Formula, Line, Losses, Until
+from fernbell.core.formulas.composition import Composition, Raw, cooked, shares_of
+from fernbell.core.formulas.contents import READINGS, percent_of
+from fernbell.core.formulas.gauge import Gauge, Verdict
+from fernbell.core.formulas.setting import fat_to_water, gelatin_of, set_number_of
+from fernbell.core.formulas.sheets import FORMULA_STEP_G
+from fernbell.core.formulas.sweetness import sweetness_of
+from fernbell.core.heat import CARAMEL_FROM_C
+from fernbell.core.pantry import FATS, SUGARS, School
+
+INSIDE = 0.01
+"""How far inside its window a reading is brought, as a share of the edge."""
+
+_SWEET = (*SUGARS, "polyols", "glucose_syrup_solids")
+_COCOA = ("cocoa_butter", "cocoa_solids")
+_DRIVERS: Mapping[tuple[str, Verdict], tuple[str, ...]] = {
+    ("gelatin-water", Verdict.BELOW): ("gelatin",),
+    ("gelatin-water", Verdict.ABOVE): ("gelatin",),
+    ("sweetness", Verdict.BELOW): _SWEET,
+    ("sweetness", Verdict.ABOVE): _SWEET,
+    ("sugars", Verdict.BELOW): SUGARS,
+    ("sugars", Verdict.ABOVE): SUGARS,
+    ("fat", Verdict.BELOW): FATS,
+    ("fat", Verdict.ABOVE): FATS,
+    ("set-number", Verdict.BELOW): _COCOA,
+    ("set-number", Verdict.ABOVE): ("water",),
+    ("fat-water", Verdict.BELOW): FATS,
+    ("fat-water", Verdict.ABOVE): ("water",),
+    ("water", Verdict.BELOW): ("water",),
+    ("water", Verdict.ABOVE): _SWEET,
+    ("solids", Verdict.BELOW): _SWEET,
+    ("solids", Verdict.ABOVE): ("water",),
+}
+"""Whose line is moved, by reading and where it lies; the line that brings most of it."""
+
+_BY_COOKING = ("water", "solids")
+
+
+@dataclass(frozen=True, slots=True)
+class Mend:
+    """A change that can be applied: a line's new grams, or how far the formula is cooked."""
+
+    says: str
+    line: str | None = None
+    mass_g: float | None = None
+    cooking_percent: float | None = None
+    cooked_to: CookedTo | None = None
+
+
+Made = Mapping[str, Composition]
+Read = Callable[[Composition], float]
+
+VALUES: Mapping[str, Read] = {
+    "sweetness": sweetness_of,
+    "gelatin-water": lambda made: gelatin_of(made, "water", School.SQUARE_ROOT),
+    "set-number": set_number_of,
+    "fat-water": fat_to_water,
+    "fat": lambda made: percent_of(made, READINGS["Fat"]),
+    "sugars": lambda made: percent_of(made, READINGS["Sugars"]),
+    "water": lambda made: percent_of(made, ("water",)),
+    "solids": lambda made: 100 - percent_of(made, ("water", "alcohol")),
+}
+"""The readings that can be brought back, as bare figures."""
+
+
+def mend(
+    book: Book, formula: Formula, raw: Raw, gauge: Gauge, made: Made, altitude_m: float
+) -> Mend | None:
+    """The change that brings a reading just inside its window, if one of this kind can.
+
+    Args:
+        book: where lines are looked up [Book].
+        formula: what is read [Formula].
+        raw: its batch before it is cooked [g].
+        gauge: the reading outside its window [Gauge].
+        made: compositions of what is nested in it [g].
+        altitude_m: height of the kitchen above the sea [m].
+    Returns:
+        the change, in steps of the scale; None where nothing does it [Mend].
+    Source:
+        root of the reading (scipy brentq); which line moves: common practice.
+    """
+    verdict = gauge.verdict
+    if gauge.window is None or gauge.code not in VALUES or verdict in (None, Verdict.WITHIN):
+        return None
+    below = verdict is Verdict.BELOW
+    edge = gauge.window.least if below else gauge.window.most
+    assert edge is not None
+    target = edge * (1 + INSIDE if below else 1 - INSIDE)
+
+    read = VALUES[gauge.code]
+
+    def cooked_as(losses: Losses, batch: Raw = raw) -> float:
+        own = cooked(replace(formula, losses=losses), batch, altitude_m)
+        if "water" in own.unknown or not own.grams["water"]:
+            raise CoreError("water", "unknown", "known, and left in it")
+        return read(own)
+
+    if gauge.code in _BY_COOKING and formula.losses.cooking_percent > 0:
+        found = _by_cooking(formula.losses, cooked_as, target)
+        if found is not None:
+            return found
+    drivers = _DRIVERS[gauge.code, Verdict.BELOW if below else Verdict.ABOVE]
+    line = _bringing(book, formula, made, drivers)
+    if line is None:
+        return None
+    shares = shares_of(book, line, made)
+    return _by_line(
+        book,
+        line,
+        lambda mass: cooked_as(formula.losses, raw.more(shares, mass - line.mass_g)),
+        raw.batch_g,
+        target,
+    )
+
+
+def _bringing(book: Book, formula: Formula, made: Made, drivers: tuple[str, ...]) -> Line | None:
+    """The line that brings most of it."""
+
+    def brings(line: Line) -> float:
+        known = shares_of(book, line, made).known
+        return line.mass_g * sum(share for name, share in known if name in drivers)
+
+    best = max(formula.lines, key=brings, default=None)
+    return best if best and brings(best) > 0 else None
+
+
+def _by_line(
+    book: Book, line: Line, read: Callable[[float], float], batch_g: float, target: float
+) -> Mend | None:
+    now = line.mass_g
+    mass = _root(read, now, 1e-3 * now, 3 * batch_g, target)
+    if mass is None:
+        return None
+    step = FORMULA_STEP_G
+    if line.ingredient is not None:
+        step = book.ingredient(line.ingredient).weigh_step_g
+    up = mass > line.mass_g
+    mass = round((math.ceil if up else math.floor)(mass / step - 1e-9) * step, 6)
+    name, moved = book.line_name(line), abs(mass - line.mass_g)
+    if not moved or mass < 0:
+        return None
+    says = f"Put {moved:g} g more {name} in" if up else f"Take {moved:g} g {name} out"
+    return Mend(says, line=line.key, mass_g=mass)
+
+
+def _by_cooking(losses: Losses, read: Callable[[Losses], float], target: float) -> Mend | None:
+    sign = losses.cooked_to
+    if sign is None:
+
+        def shared(percent: float) -> float:
+            return read(replace(losses, cooking_percent=percent))
+
+        percent = _root(shared, losses.cooking_percent, 0.0, 80.0, target)
+        if percent is None:
+            return None
+        percent = round(percent, 1)
+        return Mend(f"Cook off {percent:g} % in all", cooking_percent=percent)
+    if sign.until is Until.WEIGHT:
+        return None
+    unit = "°C" if sign.until is Until.TEMPERATURE else "°Bx"
+    low, high = (101.0, CARAMEL_FROM_C - 1) if sign.until is Until.TEMPERATURE else (5.0, 97.0)
+
+    def until(value: float) -> float:
+        return read(replace(losses, cooked_to=CookedTo(sign.until, value)))
+
+    value = _root(until, sign.value, low, high, target)
+    if value is None:
+        return None
+    value = round(value, 1)
+    return Mend(f"Cook to {value:g} {unit}", cooked_to=CookedTo(sign.until, value))
+
+
+def _root(
+    read: Callable[[float], float], now: float, low: float, high: float, target: float
+) -> float | None:
+    """Where the reading is the target, on the side of `now` that leads there; None if neither."""
+
+    def off(x: float) -> float:
+        return read(x) - target
+
+    for end in (high, low):
+        try:
+            if off(now) * off(end) < 0:
+                return float(brentq(off, now, end, rtol=1e-6))
+        except CoreError:
+            continue
+    return None

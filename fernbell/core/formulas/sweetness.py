@@ -1,0 +1,116 @@
+"""How sweet: each sugar by its sweetness beside sucrose."""
+
+from collections.abc import Iterator, Mapping
+from itertools import pairwise
+
+from fernbell.core.formulas.composition import Composition
+from fernbell.core.formulas.gauge import Gauge, Section
+from fernbell.core.pantry import COMPONENTS
+from fernbell.core.working import Given, Working, figure_text
+
+SWEETNESS: Mapping[str, float] = {
+    "sucrose": 1.0,
+    "glucose": 0.7,
+    "fructose": 1.2,
+    "lactose": 0.2,
+    "maltose": 0.4,
+}
+POLYOL_SWEETNESS: Mapping[str, float] = {
+    "sorbitol": 0.6,
+    "mannitol": 0.5,
+    "erythritol": 0.65,
+    "glycerol": 0.6,
+    "xylitol": 1.0,
+    "maltitol": 0.9,
+    "isomalt": 0.5,
+}
+_SYRUP = ((10.0, 0.1), (28.0, 0.3), (42.0, 0.5), (60.0, 0.65), (100.0, 0.7))
+"""Glucose-syrup solids: DE and sweetness, straight between."""
+
+SWEET_SOURCE = (
+    "sweetness beside sucrose, middles of published ranges, from memory; acid, salt, cold and "
+    "bitterness are not counted"
+)
+_PARTS = (*SWEETNESS, "polyols", "polyol", "glucose_syrup_solids", "dextrose_equivalent")
+
+
+def syrup_sweetness(dextrose_equivalent: float) -> float:
+    """Sweetness of glucose-syrup solids beside sucrose; linear between the points of a table.
+
+    Args:
+        dextrose_equivalent: DE, 10 to 100 [%].
+    Returns:
+        sweetness [1].
+    Source:
+        middles of ranges for DE 28, 42, 60, from memory.
+    """
+    for (low, at_low), (high, at_high) in pairwise(_SYRUP):
+        if dextrose_equivalent <= high:
+            share = max(0.0, (dextrose_equivalent - low) / (high - low))
+            return at_low + share * (at_high - at_low)
+    return _SYRUP[-1][1]
+
+
+def sweet_terms(made: Composition) -> Iterator[tuple[str, float, float]]:
+    """What is sweet in a composition.
+
+    Args:
+        made: grams of each component [g].
+    Returns:
+        name, grams and sweetness beside sucrose, one a sugar, shape (n,) [g, 1].
+    Source:
+        sweetness from memory, see SWEETNESS.
+    """
+    for part, sweet in SWEETNESS.items():
+        if made.grams.get(part):
+            yield COMPONENTS[part], made.grams[part], sweet
+    for (component, kind), grams in made.kinds.items():
+        if component == "polyols":
+            yield str(kind), grams, POLYOL_SWEETNESS[str(kind)]
+        elif component == "glucose_syrup_solids":
+            yield f"syrup solids DE {kind:g}", grams, syrup_sweetness(float(kind))
+
+
+def sweetness_of(made: Composition) -> float:
+    """Sweetness; 100 sum(g s) / mass, sugar itself being 100.
+
+    Args:
+        made: grams of each component, its sugars known [g].
+    Returns:
+        sweetness [sugar = 100].
+    Source:
+        relative sweetness from memory.
+    """
+    return 100 * sum(grams * sweet for _, grams, sweet in sweet_terms(made)) / made.mass_g
+
+
+def sweetness(made: Composition) -> Gauge:
+    """The reading of sweetness.
+
+    Args:
+        made: grams of each component [g].
+    Returns:
+        the reading [sugar = 100].
+    Source:
+        relative sweetness from memory.
+    """
+    valid = "up to about 60 % sugars; beyond that the tongue tells no difference"
+    if not made.known(*_PARTS):
+        needs = made.needs(*_PARTS)
+        return Gauge("sweetness", "Sweetness", Section.DOES, None, valid, needs)
+    terms = tuple(sweet_terms(made))
+    value = sweetness_of(made)
+    sum_ = " + ".join(f"{figure_text(grams)} × {sweet:g}" for _, grams, sweet in terms) or "0"
+    working = Working(
+        figure=f"Sweetness of {made.name}",
+        value=value,
+        unit="sugar = 100",
+        given=(
+            *(Given(name, grams, "g") for name, grams, _ in terms),
+            Given("left after cooking", made.mass_g, "g"),
+        ),
+        rule="grams of each sugar × its sweetness beside sucrose / what is left after cooking",
+        arithmetic=f"100 × ({sum_}) / {figure_text(made.mass_g)} = {figure_text(value)}",
+        source=SWEET_SOURCE,
+    )
+    return Gauge("sweetness", "Sweetness", Section.DOES, working, valid)

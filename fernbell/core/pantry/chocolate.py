@@ -1,0 +1,54 @@
+"""Chocolate by its kind: couverture tempers, compound does not."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from enum import StrEnum
+
+from fernbell.core.errors import CoreError, check_range
+
+
+class ChocolateKind(StrEnum):
+    """What kind of chocolate it is; compound holds another fat than cocoa butter."""
+
+    DARK = "dark"
+    MILK = "milk"
+    WHITE = "white"
+    COMPOUND = "compound"
+
+
+@dataclass(frozen=True, slots=True)
+class Temper:
+    """The three figures of a couverture: melted to, cooled to, worked at [°C]."""
+
+    melt_c: float
+    cool_c: float
+    work_c: float
+
+    def __post_init__(self) -> None:
+        for field in ("melt_c", "cool_c", "work_c"):
+            check_range(field, getattr(self, field), least=20, most=60)
+        if not self.cool_c < self.work_c < self.melt_c:
+            allowed = "between what it is cooled to and what it is melted to"
+            raise CoreError("work_c", f"{self.work_c:g}", allowed)
+
+
+USUAL_TEMPER: Mapping[ChocolateKind, Temper] = {
+    ChocolateKind.DARK: Temper(48, 27.5, 31.5),
+    ChocolateKind.MILK: Temper(43, 26.5, 29.5),
+    ChocolateKind.WHITE: Temper(42, 25.5, 28.5),
+}
+"""Middles of the usual bands; common practice. The figure on the pack wins."""
+
+
+@dataclass(frozen=True, slots=True)
+class Chocolate:
+    """What makes an ingredient a chocolate; compound is not tempered."""
+
+    kind: ChocolateKind
+    cocoa_percent: float
+    temper: Temper | None = None
+
+    def __post_init__(self) -> None:
+        check_range("cocoa_percent", self.cocoa_percent, most=100)
+        if self.kind is ChocolateKind.COMPOUND and self.temper is not None:
+            raise CoreError("temper", "three figures", "left out: compound is not tempered")

@@ -1,0 +1,62 @@
+"""From ingredient rows to core."""
+
+from typing import Any
+
+from django.utils import timezone
+from pydantic import TypeAdapter
+
+from fernbell.core.pantry import (
+    Chocolate,
+    EggPart,
+    Ingredient,
+    MakeUp,
+    Pack,
+    Piece,
+    State,
+    price_per_kg,
+)
+
+_PACKS = TypeAdapter(tuple[Pack, ...])
+_CHOCOLATE = TypeAdapter(Chocolate | None)
+
+
+def price_today(packs: list[dict[str, Any]] | None) -> float | None:
+    """What a kilogram costs today, by the packs as they are kept."""
+    return price_per_kg(_PACKS.validate_python(packs), timezone.localdate()) if packs else None
+
+
+def ingredient_of(
+    key: str,
+    name: str,
+    density_g_ml: float | None,
+    cup_density_g_ml: float | None,
+    weigh_step_g: float,
+    *,
+    pieces: list[dict[str, Any]],
+    egg: str,
+    make_up: dict[str, Any] | None = None,
+    states: list[dict[str, Any]] | None = None,
+    allergens: list[str] | None = None,
+    chocolate: dict[str, Any] | None = None,
+    packs: list[dict[str, Any]] | None = None,
+) -> Ingredient:
+    """What the pantry keeps of an ingredient, as a core value; today's price."""
+    return Ingredient(
+        *(key, name, density_g_ml, cup_density_g_ml, weigh_step_g),
+        pieces=tuple(Piece(**one) for one in pieces),
+        make_up=MakeUp(**make_up) if make_up else None,
+        price_per_kg=price_today(packs),
+        allergens=None if allergens is None else tuple(allergens),
+        chocolate=_CHOCOLATE.validate_python(chocolate),
+        states=tuple(State(**one) for one in states or []),
+        egg=EggPart(egg) if egg else None,
+    )
+
+
+def as_core(row: Any) -> Ingredient:
+    """A row with all the pantry knows of it."""
+    return ingredient_of(
+        *(str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g),
+        **{field: getattr(row, field) for field in ("pieces", "egg", "make_up", "states")},
+        **{field: getattr(row, field) for field in ("allergens", "chocolate", "packs")},
+    )

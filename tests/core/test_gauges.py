@@ -1,0 +1,326 @@
+"""Readings of a formula: by hand, unchanged by scale, with remedies that mend."""
+
+from dataclasses import replace
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from fernbell.core.formulas import (
+    Book,
+    Character,
+    CookedTo,
+    Formula,
+    Gauge,
+    Line,
+    Losses,
+    Step,
+    Until,
+    characterize,
+    compose,
+    read_formulas,
+    settled,
+)
+from fernbell.core.formulas.windows import WINDOWS
+from fernbell.core.heat import water_left
+from fernbell.core.heat.solutions import solution
+from fernbell.core.pantry import (
+    Chocolate,
+    ChocolateKind,
+    EggPart,
+    Ingredient,
+    MakeUp,
+    Piece,
+    completed,
+)
+from fernbell.server.demo.book import demo_book
+from fernbell.server.demo.formulas import FORMULAS
+from tests.core.test_arithmetic import check
+
+
+def of(**known: object) -> MakeUp:
+    return completed(MakeUp(**known))
+
+
+COMPOUND = Chocolate(ChocolateKind.COMPOUND, 18)
+DARK = Chocolate(ChocolateKind.DARK, 66)
+PANTRY = (
+    Ingredient("water", "Water", 1, make_up=of(water=100), price_per_kg=0, allergens=()),
+    Ingredient("sugar", "Sugar", 1.59, make_up=of(sucrose=100), price_per_kg=1.2, allergens=()),
+    Ingredient(
+        "cream",
+        "Cream",
+        1,
+        make_up=of(water=59, milk_fat=35, lactose=3.5, protein=2.5),
+        price_per_kg=5,
+        allergens=("milk",),
+    ),
+    Ingredient(
+        "dark",
+        "Dark couverture",
+        1.28,
+        make_up=of(water=1, sucrose=33, cocoa_butter=39, cocoa_solids=27),
+        price_per_kg=14,
+        allergens=("soybeans",),
+        chocolate=DARK,
+    ),
+    Ingredient(
+        "coating", "Compound", 1.26, make_up=of(sucrose=60, other_fat=40), chocolate=COMPOUND
+    ),
+    Ingredient(
+        "gelatin",
+        "Gelatin",
+        1.35,
+        weigh_step_g=0.1,
+        make_up=of(water=12.5, gelatin=87.5, bloom=160),
+    ),
+    Ingredient("nameless", "Nameless gelatin", make_up=of(water=12.5, gelatin=87.5)),
+    Ingredient("mystery", "Mystery"),
+    Ingredient(
+        "yolk",
+        "Yolk",
+        1.03,
+        pieces=(Piece("yolk", 18),),
+        make_up=of(water=50, other_fat=34, protein=16),
+        allergens=("eggs",),
+        egg=EggPart.YOLK,
+    ),
+)
+
+
+def formula(*lines: tuple[str, float], **rest: object) -> Formula:
+    return Formula("f", "F", tuple(Line(key, grams, key) for key, grams in lines), **rest)
+
+
+def read(own: Formula, kind: str = "", steps: tuple[Step, ...] = (), **rest: object) -> Character:
+    return characterize(settled(Book(PANTRY, (own,)), ["f"]), "f", kind, steps, **rest)
+
+
+def gauge(own: Character, code: str) -> Gauge:
+    return next(one for one in own.gauges if one.code == code)
+
+
+# By hand: 100 g couverture and 100 g cream: (39 + 27) / (1 + 59) = 1.1; fat (39 + 35) / 60.
+def test_set_number_and_fat_to_water_of_a_ganache() -> None:
+    own = read(formula(("dark", 100), ("cream", 100)))
+    assert gauge(own, "set-number").working.value == pytest.approx(1.1)
+    assert gauge(own, "fat-water").working.value == pytest.approx(74 / 60)
+
+
+# By hand: 20 g sugar and 3.5 g lactose at 0.2 in 120 g: 20.7 / 120.
+def test_sweetness_beside_sucrose() -> None:
+    own = read(formula(("sugar", 20), ("cream", 100)))
+    assert gauge(own, "sweetness").working.value == pytest.approx(100 * 20.7 / 120)
+
+
+# By hand: 5 g of 160 bloom, as sold, on 100.625 g water: linear 5 x 0.8 = 4; root 5 x 0.8944.
+def test_gelatin_by_both_schools_on_water_and_whole() -> None:
+    own = read(formula(("gelatin", 5), ("water", 100), ("sugar", 45)))
+    water = gauge(own, "gelatin-water")
+    assert water.working.value == pytest.approx(100 * 4.4721 / 100.625, rel=1e-3)
+    assert water.other.value == pytest.approx(100 * 4 / 100.625, rel=1e-3)
+    assert gauge(own, "gelatin-whole").other.value == pytest.approx(100 * 4 / 150, rel=1e-3)
+
+
+# By hand: 20 x 4 + 35 x 9 + 3.5 x 4 + 2.5 x 4 kcal; 20 x 17 + 35 x 37 + 6 x 17 kJ, in 120 g.
+def test_energy_in_kcal_and_kj_each_from_the_components() -> None:
+    energy = gauge(read(formula(("sugar", 20), ("cream", 100))), "energy")
+    assert energy.working.value == pytest.approx(100 * 419 / 120)
+    assert energy.other.value == pytest.approx(100 * 1737 / 120)
+
+
+# By hand: 0.1 kg x 5 + 0.02 kg x 1.2 = 0.524 for 120 g weighed, of which 60 % arrive.
+def test_cost_counts_what_is_lost() -> None:
+    own = formula(("sugar", 20), ("cream", 100), losses=Losses(20, pan_percent=25))
+    cost = gauge(read(own, currency="EUR"), "cost")
+    assert cost.other.value == pytest.approx(0.524)
+    assert cost.working.value == pytest.approx(100 * 0.524 / 72)
+    assert cost.working.unit == "EUR in 100 g"
+
+
+def test_every_working_says_its_arithmetic() -> None:
+    own = read(formula(("dark", 100), ("cream", 100), ("gelatin", 2), ("sugar", 10)))
+    for one in own.gauges:
+        if one.working:
+            assert one.valid
+            assert one.working.source
+            if one.code in ("set-number", "fat-water", "energy", "sweetness", "ice"):
+                check(one.working)
+
+
+def test_an_unknown_make_up_price_or_kind_is_unknown_and_says_whose() -> None:
+    own = read(formula(("cream", 100), ("mystery", 5), ("nameless", 2)))
+    for code in ("water-activity", "sweetness", "energy", "freezes"):
+        assert gauge(own, code).working is None
+        assert "Mystery" in gauge(own, code).needs
+    assert gauge(own, "gelatin-whole").needs == ("Mystery", "Nameless gelatin")
+    assert gauge(own, "cost").needs == ("Mystery", "Nameless gelatin")
+    assert own.declared.unknown == ("Mystery", "Nameless gelatin")
+
+
+def test_allergens_come_in_the_order_of_the_annex_with_their_ingredients() -> None:
+    own = read(formula(("dark", 10), ("cream", 10), ("yolk", 10)))
+    assert list(own.declared.contains) == ["eggs", "soybeans", "milk"]
+    assert own.declared.contains["milk"] == ("Cream",)
+
+
+GRAMS = st.floats(1, 2000)
+
+
+@settings(deadline=None)
+@given(GRAMS, GRAMS, GRAMS, st.floats(0.05, 50))
+def test_readings_do_not_change_with_scale(a: float, b: float, c: float, factor: float) -> None:
+    lines = (("sugar", a), ("cream", b), ("dark", c))
+    small = read(formula(*lines))
+    large = read(formula(*((key, grams * factor) for key, grams in lines)))
+    for one, other in zip(small.gauges, large.gauges, strict=True):
+        assert (one.working is None) == (other.working is None)
+        if one.working:
+            assert other.working.value == pytest.approx(one.working.value, rel=1e-6, abs=1e-6)
+
+
+@settings(deadline=None)
+@given(GRAMS, GRAMS, GRAMS)
+def test_nested_equals_flattened(a: float, b: float, c: float) -> None:
+    inner = Formula("inner", "Inner", (Line("x", a, "cream"), Line("y", b, "dark")))
+    outer = Formula("f", "F", (Line("n", a + b, formula="inner"), Line("s", c, "sugar")))
+    nested = characterize(Book(PANTRY, (inner, outer)), "f")
+    flat = read(formula(("cream", a), ("dark", b), ("sugar", c)))
+    for one in flat.gauges:
+        if one.working:
+            own = gauge(nested, one.code).working.value
+            assert own == pytest.approx(one.working.value, rel=1e-6, abs=1e-6)
+
+
+# Syrups cooked until a sign: the thermometer, the refractometer, the scale.
+def test_a_syrup_cooked_to_a_temperature_keeps_its_sugar_and_loses_water() -> None:
+    losses = Losses(50, cooked_to=CookedTo(Until.TEMPERATURE, 118))
+    own = read(formula(("sugar", 1000), ("water", 350), losses=losses))
+    # 118 °C is 87.1 % sucrose on the curve: 148.4 g water are left, 201.6 of 1350 g cook off.
+    assert own.composition.grams["sucrose"] == 1000
+    assert own.composition.grams["water"] == pytest.approx(148.4, abs=0.5)
+    assert own.reading.finished_g == pytest.approx(1148.4, abs=0.5)
+    assert own.composition.cooking.working.value == pytest.approx(100 * 201.6 / 1350, abs=0.05)
+    check(own.composition.cooking.working)
+
+
+def test_higher_up_the_same_temperature_leaves_less_water() -> None:
+    losses = Losses(cooked_to=CookedTo(Until.TEMPERATURE, 110))
+    book = Book(PANTRY, (formula(("sugar", 500), ("water", 400), losses=losses),))
+    water = [
+        compose(book, ["f"], altitude_m=altitude)["f"].grams["water"] for altitude in (0, 1500)
+    ]
+    assert water[0] == pytest.approx(water_left(solution(0, {"sucrose": 500}), 110))
+    assert water[1] < 0.75 * water[0]
+
+
+def test_brix_and_weight_are_mass_balances() -> None:
+    by_brix = read(
+        formula(("sugar", 300), ("water", 700), losses=Losses(cooked_to=CookedTo(Until.BRIX, 60)))
+    )
+    assert by_brix.composition.mass_g == pytest.approx(500)
+    by_weight = read(
+        formula(
+            ("sugar", 300), ("water", 700), losses=Losses(cooked_to=CookedTo(Until.WEIGHT, 640))
+        )
+    )
+    assert by_weight.composition.grams["water"] == pytest.approx(340)
+    for own in (by_brix, by_weight):
+        check(own.composition.cooking.working)
+
+
+@pytest.mark.parametrize(
+    ("lines", "sign", "says"),
+    [
+        ((("sugar", 900), ("water", 100)), CookedTo(Until.BRIX, 60), "stronger than 60 °Bx"),
+        ((("cream", 100), ("mystery", 5)), CookedTo(Until.TEMPERATURE, 106), "make-up"),
+        ((("sugar", 10), ("water", 90)), CookedTo(Until.TEMPERATURE, 90), "at least"),
+        ((("water", 90),), CookedTo(Until.TEMPERATURE, 110), "nothing is dissolved"),
+    ],
+)
+def test_a_sign_that_cannot_be_followed_is_said(lines, sign: CookedTo, says: str) -> None:
+    own = read(formula(*lines, losses=Losses(5, cooked_to=sign)))
+    assert says in own.composition.cooking.refusal
+    assert "cooking-sign" in {one.finding.code for one in own.judged}
+
+
+def test_what_a_dessert_weighs_follows_the_thermometer() -> None:
+    losses = Losses(cooked_to=CookedTo(Until.TEMPERATURE, 118), pan_percent=10)
+    plain = Book(PANTRY, (formula(("sugar", 1000), ("water", 350), losses=losses),))
+    finished = read_formulas(settled(plain, ["f"]), ["f"])["f"].finished_g
+    assert finished == pytest.approx(0.9 * 1148.4, abs=0.5)
+
+
+@pytest.mark.parametrize(
+    ("kind", "own", "code"),
+    [
+        ("mousse", formula(("cream", 300), ("sugar", 60), ("gelatin", 1)), "gelatin-water"),
+        ("mousse", formula(("cream", 300), ("sugar", 60), ("gelatin", 9)), "gelatin-water"),
+        ("ganache", formula(("dark", 100), ("cream", 200)), "set-number"),
+        ("ganache", formula(("dark", 400), ("cream", 100)), "set-number"),
+        ("custard", formula(("cream", 100), ("sugar", 50)), "sweetness"),
+        ("glaze", formula(("sugar", 100), ("water", 120), losses=Losses(5)), "solids"),
+        (
+            "caramel",
+            formula(
+                *(("sugar", 200), ("cream", 200), ("water", 50)),
+                losses=Losses(cooked_to=CookedTo(Until.TEMPERATURE, 101.5)),
+            ),
+            "water",
+        ),
+    ],
+)
+def test_a_remedy_brings_the_reading_into_its_window(kind: str, own: Formula, code: str) -> None:
+    before = read(own, kind)
+    found = next(one for one in before.judged if one.finding.code == f"reading-{code}")
+    assert found.mend is not None
+    assert found.mend.says in found.finding.remedy
+    if found.mend.line:
+        lines = tuple(
+            replace(one, mass_g=found.mend.mass_g) if one.key == found.mend.line else one
+            for one in own.lines
+        )
+        mended = replace(own, lines=lines)
+    elif found.mend.cooked_to:
+        mended = replace(own, losses=replace(own.losses, cooked_to=found.mend.cooked_to))
+    else:
+        share = found.mend.cooking_percent
+        mended = replace(own, losses=replace(own.losses, cooking_percent=share))
+    assert gauge(read(mended, kind), code).verdict == "within"
+
+
+def test_compound_is_told_apart_from_couverture() -> None:
+    def says(kind: str, *lines: tuple[str, float]) -> set[str]:
+        return {one.finding.message for one in read(formula(*lines), kind).judged}
+
+    assert "Compound is not tempered." in says("chocolate", ("coating", 100))
+    assert "Compound and couverture in one pot." in says("", ("coating", 100), ("dark", 100))
+    assert not {one for one in says("chocolate", ("dark", 100)) if "Compound" in one}
+
+
+def test_raw_egg_is_said_until_a_step_heats_it() -> None:
+    own = formula(("yolk", 50), ("cream", 200))
+    raw = read(own, "cream", (Step("Whisk."),))
+    cooked = read(own, "cream", (Step("Stir.", temperature_c=83),))
+    assert "raw-egg" in {one.finding.code for one in raw.judged}
+    assert "raw-egg" not in {one.finding.code for one in cooked.judged}
+
+
+def test_a_formula_of_water_only_and_an_empty_one_are_read() -> None:
+    own = read(formula(("water", 100)), "glaze")
+    assert gauge(own, "boils").working.value == pytest.approx(100)
+    assert gauge(own, "freezes").working.value == pytest.approx(0, abs=0.01)
+    assert gauge(own, "ice").working.value == pytest.approx(100)
+    assert read(formula()).gauges == ()
+
+
+def test_every_window_names_a_reading_that_exists_and_says_why() -> None:
+    codes = {
+        gauge.code
+        for one in FORMULAS
+        for gauge in characterize(demo_book(), one.slug, one.kind).gauges
+    }
+    for kind, windows in WINDOWS.items():
+        for code, window in windows.items():
+            assert code in codes, (kind, code)
+            assert window.why.endswith(".")

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+/** What there is to say about a formula, each remedy one press away. */
+import type { FormulaEntry, Losses, Mend, Reading } from '../api/types'
+import FindingCard from '../kit/FindingCard.vue'
+
+const props = defineProps<{
+  judged: Reading['judged']
+  entry: FormulaEntry
+  disabled: boolean
+}>()
+const emit = defineEmits<{ change: [change: Partial<FormulaEntry>] }>()
+
+function apply(mend: Mend) {
+  const { line, mass_g, cooking_percent, cooked_to } = mend
+  if (line && mass_g !== null && mass_g !== undefined) {
+    const lines = (props.entry.lines ?? []).map((one) =>
+      one.key === line ? { ...one, mass_g } : one,
+    )
+    emit('change', { lines })
+    return
+  }
+  const losses = { ...(props.entry.losses as Losses) }
+  if (cooked_to) losses.cooked_to = cooked_to
+  else losses.cooking_percent = cooking_percent ?? 0
+  emit('change', { losses })
+}
+</script>
+
+<template>
+  <section v-if="judged.length" aria-label="Findings" class="findings">
+    <FindingCard v-for="one in judged" :key="one.finding.code" :finding="one.finding">
+      <button
+        v-if="one.mend && !disabled"
+        type="button"
+        class="deed small mend"
+        @click="apply(one.mend)"
+      >
+        {{ one.mend.says }}
+      </button>
+    </FindingCard>
+  </section>
+</template>
+
+<style scoped>
+.findings {
+  display: grid;
+  gap: 8px;
+}
+
+.mend {
+  background: var(--paper);
+  margin-top: 6px;
+}
+</style>

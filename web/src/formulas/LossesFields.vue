@@ -1,0 +1,101 @@
+<script setup lang="ts">
+/** What is lost: a share that cooks off, or how far it is cooked; the pan; tasting. */
+import { computed } from 'vue'
+
+import type { Losses, Reading } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
+import { figure } from '../kit/format'
+import NumberField from '../kit/NumberField.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
+
+const props = defineProps<{
+  losses: Losses | undefined
+  cooking: Reading['cooking'] | undefined
+  errorAt: (field: string) => string | undefined
+  disabled: boolean
+}>()
+const emit = defineEmits<{ change: [losses: Losses] }>()
+const NONE: Losses = { cooking_percent: 0, pan_percent: 0, tasting_percent: 0, cooked_to: null }
+const own = computed<Losses>(() => ({ ...NONE, ...props.losses }))
+const set = (change: Partial<Losses>) => emit('change', { ...own.value, ...change })
+
+type Until = NonNullable<Losses['cooked_to']>['until']
+const UNTIL = [
+  { value: '', label: 'a share, as weighed' },
+  { value: 'temperature', label: 'until the thermometer says' },
+  { value: 'brix', label: 'until the refractometer says' },
+  { value: 'weight', label: 'until the scale says' },
+]
+/** A first sign to change from. */
+const START: Record<Until, number> = { temperature: 106, brix: 60, weight: 500 }
+const UNIT: Record<Until, string> = { temperature: '°C', brix: '°Bx', weight: 'g' }
+const sign = computed(() => own.value.cooked_to ?? null)
+const cookUntil = (until: string) =>
+  set({ cooked_to: until ? { until: until as Until, value: START[until as Until] } : null })
+</script>
+
+<template>
+  <h3>What is lost</h3>
+  <label class="until">
+    <span class="eyebrow">Cooks off</span>
+    <ChoiceField
+      :value="sign?.until ?? ''"
+      :options="UNTIL"
+      :disabled="disabled"
+      @change="(until) => cookUntil(String(until))"
+    />
+  </label>
+  <div class="three">
+    <NumberField
+      v-if="sign"
+      label="Cooked to"
+      :unit="UNIT[sign.until]"
+      :value="sign.value"
+      :disabled="disabled"
+      :error="errorAt('losses.cooked_to.value') ?? errorAt('losses.cooked_to')"
+      @commit="(value) => value !== null && set({ cooked_to: { until: sign!.until, value } })"
+    />
+    <NumberField
+      v-else
+      label="Cooked off"
+      unit="%"
+      :value="own.cooking_percent"
+      :disabled="disabled"
+      :error="errorAt('losses.cooking_percent')"
+      @commit="(v) => v !== null && set({ cooking_percent: v })"
+    />
+    <NumberField
+      label="In the pan"
+      unit="%"
+      :value="own.pan_percent"
+      :disabled="disabled"
+      :error="errorAt('losses.pan_percent')"
+      @commit="(v) => v !== null && set({ pan_percent: v })"
+    />
+    <NumberField
+      label="Tasted"
+      unit="%"
+      :value="own.tasting_percent"
+      :disabled="disabled"
+      :error="errorAt('losses.tasting_percent')"
+      @commit="(v) => v !== null && set({ tasting_percent: v })"
+    />
+  </div>
+  <p v-if="sign && cooking" class="quiet">
+    That is
+    <WorkedFigure :working="cooking" :text="figure(cooking.value, 1)" />
+    of what is weighed.
+  </p>
+</template>
+
+<style scoped>
+.three {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+}
+
+.until {
+  display: grid;
+}
+</style>

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+/** One step of the method: what it is called, how hot, how long, with what, until when. */
+import { computed, ref, watch } from 'vue'
+
+import type { Step } from '../api/types'
+import { figure } from '../kit/format'
+import NumberField from '../kit/NumberField.vue'
+import TextField from '../kit/TextField.vue'
+import { degrees } from '../kit/units'
+
+const props = defineProps<{
+  step: Step
+  place: number
+  open: boolean
+  disabled: boolean
+  errorAt: (field: string) => string | undefined
+}>()
+const emit = defineEmits<{ change: [step: Step]; toggle: [] }>()
+
+const WORDS = [
+  { field: 'stage', label: 'Called' },
+  { field: 'tool', label: 'Tool' },
+  { field: 'sign', label: 'Until' },
+  { field: 'caution', label: 'Caution' },
+] as const
+type Words = (typeof WORDS)[number]['field']
+const typed = ref<Record<Words, string>>({ stage: '', tool: '', sign: '', caution: '' })
+watch(
+  () => props.step,
+  ({ stage, tool, sign, caution }) => (typed.value = { stage, tool, sign, caution }),
+  { immediate: true },
+)
+const set = (change: Partial<Step>) => emit('change', { ...props.step, ...change })
+function say(field: Words) {
+  const said = typed.value[field].trim()
+  if (said !== props.step[field]) set({ [field]: said })
+}
+const facts = computed(() => {
+  const { temperature_c, minutes, tool } = props.step
+  return [
+    temperature_c === null || temperature_c === undefined ? '' : degrees(temperature_c),
+    minutes ? `${figure(minutes, 1)} min` : '',
+    tool,
+  ].filter(Boolean)
+})
+</script>
+
+<template>
+  <li :class="{ open }">
+    <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
+      <strong>{{ place + 1 }} {{ step.stage || 'Step' }}</strong>
+      <span v-if="facts.length" class="facts">{{ facts.join(' · ') }}</span>
+    </button>
+    <p>{{ step.text }}</p>
+    <p v-if="step.sign" class="quiet">until {{ step.sign }}</p>
+    <p v-if="step.caution" class="caution">{{ step.caution }}</p>
+    <div v-if="open && !disabled" class="fields">
+      <NumberField
+        label="Temperature"
+        unit="°C"
+        optional
+        placeholder="none"
+        :value="step.temperature_c ?? null"
+        :error="errorAt(`method.${place}.temperature_c`)"
+        @commit="(temperature_c) => set({ temperature_c })"
+      />
+      <NumberField
+        label="Time"
+        unit="min"
+        optional
+        placeholder="none"
+        :value="step.minutes ?? null"
+        :error="errorAt(`method.${place}.minutes`)"
+        @commit="(minutes) => set({ minutes })"
+      />
+      <TextField
+        v-for="{ field, label } in WORDS"
+        :key="field"
+        v-model="typed[field]"
+        :label="label"
+        :class="{ wide: field === 'sign' || field === 'caution' }"
+        :error="errorAt(`method.${place}.${field}`)"
+        @focusout="say(field)"
+        @keydown.enter="say(field)"
+      />
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  border-top: 2px solid var(--leaf-strong);
+  font-size: 14px;
+  padding-top: 5px;
+}
+
+li.open {
+  border-top-color: var(--bronze);
+  grid-column: span 2;
+}
+
+.head {
+  background: none;
+  border: 0;
+  color: var(--ink);
+  cursor: pointer;
+  display: flex;
+  gap: 8px;
+  justify-content: space-between;
+  padding: 0 0 2px;
+  text-align: left;
+  width: 100%;
+}
+
+.facts {
+  color: var(--frost-text);
+  white-space: nowrap;
+}
+
+.caution {
+  color: var(--amber);
+}
+
+.fields {
+  display: grid;
+  gap: 6px 8px;
+  grid-template-columns: 1fr 1fr;
+  margin-top: 6px;
+}
+
+.wide {
+  grid-column: span 2;
+}
+</style>

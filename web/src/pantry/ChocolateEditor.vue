@@ -1,0 +1,105 @@
+<script setup lang="ts">
+/** Whether it is a chocolate, of which kind, and its three temper figures. */
+import { computed } from 'vue'
+
+import type { Ingredient } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
+import NumberField from '../kit/NumberField.vue'
+import { useVocabulary } from './usePantry'
+
+type Chocolate = NonNullable<Ingredient['chocolate']>
+type Temper = NonNullable<Chocolate['temper']>
+const props = defineProps<{
+  chocolate: Chocolate | null
+  disabled: boolean
+  errorAt: (field: string) => string | undefined
+}>()
+const emit = defineEmits<{ change: [chocolate: Chocolate | null] }>()
+const vocabulary = useVocabulary()
+
+const KINDS = [
+  { value: '', label: 'no chocolate' },
+  { value: 'dark', label: 'dark couverture' },
+  { value: 'milk', label: 'milk couverture' },
+  { value: 'white', label: 'white couverture' },
+  { value: 'compound', label: 'compound coating' },
+]
+/** A new couverture starts with the usual figures of its kind; compound has none. */
+function choose(kind: string) {
+  if (!kind) return emit('change', null)
+  const temper = vocabulary.data.value?.temper[kind] ?? null
+  const cocoa_percent = props.chocolate?.cocoa_percent ?? 0
+  emit('change', { kind: kind as Chocolate['kind'], cocoa_percent, temper })
+}
+const set = (change: Partial<Chocolate>) =>
+  props.chocolate && emit('change', { ...props.chocolate, ...change })
+const FIGURES: { field: keyof Temper; label: string }[] = [
+  { field: 'melt_c', label: 'Melt to' },
+  { field: 'cool_c', label: 'Cool to' },
+  { field: 'work_c', label: 'Work at' },
+]
+const temper = computed(() => props.chocolate?.temper ?? null)
+</script>
+
+<template>
+  <fieldset>
+    <legend class="eyebrow">Chocolate</legend>
+    <div class="two">
+      <ChoiceField
+        :value="chocolate?.kind ?? ''"
+        :options="KINDS"
+        :disabled="disabled"
+        aria-label="Kind of chocolate"
+        @change="(kind) => choose(String(kind))"
+      />
+      <NumberField
+        v-if="chocolate"
+        label="Cocoa"
+        bare
+        unit="% cocoa"
+        :value="chocolate.cocoa_percent"
+        :disabled="disabled"
+        :error="errorAt('chocolate.cocoa_percent')"
+        @commit="(cocoa_percent) => cocoa_percent !== null && set({ cocoa_percent })"
+      />
+    </div>
+    <div v-if="temper" class="three">
+      <NumberField
+        v-for="{ field, label } in FIGURES"
+        :key="field"
+        :label="label"
+        unit="°C"
+        :step="0.5"
+        :value="temper[field]"
+        :disabled="disabled"
+        :error="errorAt(`chocolate.temper.${field}`)"
+        @commit="
+          (value) => value !== null && temper && set({ temper: { ...temper, [field]: value } })
+        "
+      />
+    </div>
+    <p v-if="temper" class="quiet">The figures on the pack win.</p>
+    <p v-else-if="chocolate" class="quiet">Compound is not tempered: melt 40-45, work 35-40 °C.</p>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  display: grid;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+}
+
+.two,
+.three {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 1fr 1fr;
+}
+
+.three {
+  grid-template-columns: repeat(3, 1fr);
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+/** Where it is kept and how many days, as bought and once opened. */
+import type { Ingredient } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
+import NumberField from '../kit/NumberField.vue'
+
+type Keeping = NonNullable<Ingredient['keeping']>
+const props = defineProps<{
+  keeping: Keeping | null
+  disabled: boolean
+  errorAt: (field: string) => string | undefined
+}>()
+const emit = defineEmits<{ change: [keeping: Keeping | null] }>()
+const STORES = [
+  { value: '', label: 'not said' },
+  { value: 'dry', label: 'dry shelf' },
+  { value: 'cold', label: 'cold, 5 °C' },
+  { value: 'frozen', label: 'frozen, −18 °C' },
+]
+const store = (value: string) =>
+  emit('change', value ? { ...props.keeping, store: value as Keeping['store'] } : null)
+const set = (change: Partial<Keeping>) =>
+  props.keeping && emit('change', { ...props.keeping, ...change })
+</script>
+
+<template>
+  <fieldset>
+    <legend class="eyebrow">Keeps; the date on the pack goes first</legend>
+    <ChoiceField
+      :value="keeping?.store ?? ''"
+      :options="STORES"
+      :disabled="disabled"
+      aria-label="Where it is kept"
+      @change="(value) => store(String(value))"
+    />
+    <template v-if="keeping">
+      <NumberField
+        label="As bought"
+        unit="d"
+        optional
+        placeholder="not said"
+        :value="keeping.days ?? null"
+        :disabled="disabled"
+        :error="errorAt('keeping.days')"
+        @commit="(days) => set({ days })"
+      />
+      <NumberField
+        label="Once opened"
+        unit="d"
+        optional
+        placeholder="not said"
+        :value="keeping.opened_days ?? null"
+        :disabled="disabled"
+        :error="errorAt('keeping.opened_days')"
+        @commit="(opened_days) => set({ opened_days })"
+      />
+    </template>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  align-items: end;
+  border: 0;
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 1.2fr 1fr 1fr;
+  margin: 0;
+  padding: 0;
+}
+</style>

@@ -1,0 +1,13 @@
+/** The words of the pantry, the same for every kitchen. */
+import { useQuery } from '@tanstack/vue-query'
+
+import { api, take } from '../api/client'
+import type { Vocabulary } from '../api/types'
+
+export function useVocabulary() {
+  return useQuery({
+    queryKey: ['vocabulary'],
+    queryFn: () => take<Vocabulary>(api.GET('/api/ingredients/vocabulary')),
+    staleTime: Infinity,
+  })
+}
