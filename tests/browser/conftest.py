@@ -98,3 +98,16 @@ def pick(page: Page, label: str, option: str) -> None:
     field.fill(option)
     page.locator(".ant-select-item-option-active").get_by_text(option).wait_for()
     field.press("Enter")
+
+
+def choose(page: Page, label: str, option: str) -> None:
+    """Choose in a select without a search field, by pointer."""
+    page.locator("label", has_text=label).locator(".ant-select").click()
+    page.locator(".ant-select-item-option").get_by_text(option).click()
+
+
+def open_formula(page: Page, site: str, name: str) -> None:
+    come_in(page, site)
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("complementary").get_by_role("link", name=name, exact=True).click()
+    expect(page.get_by_label("Formula", exact=True)).to_have_value(name)

@@ -64,7 +64,8 @@ def test_from_an_empty_kitchen_to_printed_sheets(page: Page, site: str) -> None:
         page.get_by_role("row", name=name).get_by_role("link").click()
         expect(page.get_by_label("Name", exact=True)).to_have_value(name)
         enter(page, "Density, without gaps or air", density)
-        expect(page.get_by_role("row", name=name)).not_to_contain_text("unknown")
+        shown = f"{float(density):.2f}"
+        expect(page.get_by_role("row", name=name)).to_contain_text(shown)
 
     page.get_by_role("link", name="Desserts").click()
     expect(page.get_by_role("region", name="Findings")).not_to_contain_text("no lines yet")

@@ -63,8 +63,8 @@ class IngredientBrief(RowOut):
 
     @staticmethod
     def resolve_counted(row: Any) -> str:
-        """The unit it is usually counted in."""
-        return row.pieces[0]["name"] if row.pieces else ""
+        """The unit it is usually counted in, and what one weighs."""
+        return "{name}, {mass_g:g} g".format(**row.pieces[0]) if row.pieces else ""
 
     @staticmethod
     def resolve_made_up(row: Any) -> bool:

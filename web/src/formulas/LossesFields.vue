@@ -29,6 +29,12 @@ const UNTIL = [
 /** A first sign to change from. */
 const START: Record<Until, number> = { temperature: 106, brix: 60, weight: 500 }
 const UNIT: Record<Until, string> = { temperature: '°C', brix: '°Bx', weight: 'g' }
+/** As what core checks it, and names it in a refusal. */
+const FIELD: Record<Until, string> = {
+  temperature: 'temperature_c',
+  brix: 'brix',
+  weight: 'cooked_to_g',
+}
 const sign = computed(() => own.value.cooked_to ?? null)
 const cookUntil = (until: string) =>
   set({ cooked_to: until ? { until: until as Until, value: START[until as Until] } : null })
@@ -52,7 +58,7 @@ const cookUntil = (until: string) =>
       :unit="UNIT[sign.until]"
       :value="sign.value"
       :disabled="disabled"
-      :error="errorAt('losses.cooked_to.value') ?? errorAt('losses.cooked_to')"
+      :error="errorAt(`losses.cooked_to.${FIELD[sign.until]}`)"
       @commit="(value) => value !== null && set({ cooked_to: { until: sign!.until, value } })"
     />
     <NumberField

@@ -23,7 +23,7 @@ const query = ref('')
 const making = ref<string | null>(null)
 const found = computed(() => props.items.filter((one) => fits(one.name, query.value)))
 /** More than anybody scrolls through: a word finds the rest. */
-const MOST = 150
+const MOST = 300
 const shown = computed(() => found.value.slice(0, MOST))
 
 function make() {

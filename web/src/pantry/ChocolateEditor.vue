@@ -45,13 +45,15 @@ const temper = computed(() => props.chocolate?.temper ?? null)
   <fieldset>
     <legend class="eyebrow">Chocolate</legend>
     <div class="two">
-      <ChoiceField
-        :value="chocolate?.kind ?? ''"
-        :options="KINDS"
-        :disabled="disabled"
-        aria-label="Kind of chocolate"
-        @change="(kind) => choose(String(kind))"
-      />
+      <label>
+        <span class="unseen">Kind of chocolate</span>
+        <ChoiceField
+          :value="chocolate?.kind ?? ''"
+          :options="KINDS"
+          :disabled="disabled"
+          @change="(kind) => choose(String(kind))"
+        />
+      </label>
       <NumberField
         v-if="chocolate"
         label="Cocoa"
@@ -90,6 +92,10 @@ fieldset {
   gap: 6px;
   margin: 0;
   padding: 0;
+}
+
+label {
+  display: grid;
 }
 
 .two,

@@ -26,13 +26,15 @@ const set = (change: Partial<Keeping>) =>
 <template>
   <fieldset>
     <legend class="eyebrow">Keeps; the date on the pack goes first</legend>
-    <ChoiceField
-      :value="keeping?.store ?? ''"
-      :options="STORES"
-      :disabled="disabled"
-      aria-label="Where it is kept"
-      @change="(value) => store(String(value))"
-    />
+    <label>
+      <span class="unseen">Where it is kept</span>
+      <ChoiceField
+        :value="keeping?.store ?? ''"
+        :options="STORES"
+        :disabled="disabled"
+        @change="(value) => store(String(value))"
+      />
+    </label>
     <template v-if="keeping">
       <NumberField
         label="As bought"
@@ -59,6 +61,10 @@ const set = (change: Partial<Keeping>) =>
 </template>
 
 <style scoped>
+label {
+  display: grid;
+}
+
 fieldset {
   align-items: end;
   border: 0;

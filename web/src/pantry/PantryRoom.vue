@@ -35,9 +35,14 @@ async function make(name: string) {
   }
 }
 const query = ref('')
-const MOST = 200
+const MOST = 80
 const found = computed(() => rows.value.filter((row) => fits(row.name, query.value)))
-const shown = computed(() => found.value.slice(0, MOST))
+/** The chosen one is always among them. */
+const shown = computed(() => {
+  const first = found.value.slice(0, MOST)
+  const chosen = rows.value.find((row) => row.id === props.id)
+  return !chosen || first.includes(chosen) ? first : [chosen, ...first]
+})
 const shownDensity = (value: number | null) => (value === null ? 'unknown' : value.toFixed(2))
 </script>
 

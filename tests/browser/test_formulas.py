@@ -1,0 +1,125 @@
+"""A formula from an empty grid: cups and eggs, workings, remedies, revisions side by side."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import choose, come_in, enter, open_formula
+
+
+def grams(page: Page, name: str) -> str:
+    return page.get_by_label(f"Grams of {name}").input_value()
+
+
+def write(page: Page, name: str, lines: list[str]) -> None:
+    """A new formula, its lines typed one after another."""
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("button", name="Write a formula").click()
+    page.get_by_label("Name of the new formula").fill(name)
+    page.keyboard.press("Enter")
+    expect(page.get_by_label("Formula", exact=True)).to_have_value(name)
+    typed = page.get_by_role("combobox", name=re.compile("Type a line"))
+    for line in lines:
+        typed.fill(line)
+        typed.press("Enter")
+        expect(typed).to_have_value("")
+
+
+def test_a_formula_with_cups_and_eggs_tells_what_it_will_do(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    write(page, "Night custard", ["1 1/2 cups cream 35", "4 egg yolks", "¼ cup caster sugar"])
+    # 1.5 x 250 ml x 1.00 g/ml; 4 yolks of EU M at 58 x 0.31 = 18 g; 62.5 ml x 0.88 = 55 g.
+    assert grams(page, "Cream, 35 %") == "375"
+    assert grams(page, "Egg yolk") == "72"
+    assert grams(page, "Caster sugar") == "55"
+    expect(page.get_by_title("How 1½ cups comes about")).to_be_visible()
+    expect(page.get_by_role("region", name="Eggs")).to_contain_text("4 whites left")
+    expect(page.get_by_role("region", name="Allergens")).to_contain_text("eggs (Egg yolk)")
+    page.get_by_title("How Water activity of Night custard comes about").click()
+    expect(page.get_by_role("dialog")).to_contain_text("ln a = ln Xw")
+    expect(page.get_by_role("dialog")).to_contain_text("Norrish 1966")
+
+
+def test_a_slip_in_a_measure_stays_in_the_line(page: Page, demo: str) -> None:
+    open_formula(page, demo, "Pastry cream")
+    typed = page.get_by_role("combobox", name=re.compile("Type a line"))
+    typed.fill("2 cupps of milk")
+    typed.press("Enter")
+    expect(page.locator(".said")).to_contain_text("such as 'cups'")
+    expect(typed).to_have_value("2 cupps of milk")
+
+
+def test_a_remedy_is_applied_with_one_press(page: Page, demo: str) -> None:
+    open_formula(page, demo, "Toasted barley mousse")
+    enter(page, "Grams of Gelatin powder, 200 bloom", "25")
+    finding = page.get_by_role("region", name="Findings").get_by_role("article").first
+    expect(finding).to_contain_text("Gelatin on the water")
+    finding.get_by_role("button", name=re.compile("Take .* out")).click()
+    expect(page.get_by_role("region", name="Findings")).to_be_hidden()
+    # At most 2.2 % of 200 bloom on the water, 1 % inside: less than half of 25 g.
+    assert 8 < float(grams(page, "Gelatin powder, 200 bloom")) < 13
+
+
+def test_two_revisions_are_compared_and_one_is_brought_back(page: Page, demo: str) -> None:
+    open_formula(page, demo, "Dark ganache")
+    panel = page.get_by_role("region", name="What changed")
+    panel.get_by_role("button", name="Revision 1 made a good batch").click()
+    enter(page, "Grams of Cream, 35 %", "300")
+    expect(panel).to_contain_text("Cream, 35 % 214 → 300 g")
+    panel.get_by_role("button", name="Since the last good batch").click()
+    dialog = page.get_by_role("dialog")
+    line = dialog.get_by_role("row", name="Cream, 35 %")
+    expect(line).to_contain_text("214")
+    expect(line).to_contain_text("300")
+    # (248 x 0.39 + 248 x 0.27) / (2 + 126.7 + 8.4 + 6.4) = 1.14 before; 0.84 with 300 g.
+    number = dialog.get_by_role("row", name="Set number")
+    expect(number).to_contain_text("1.1")
+    expect(number).to_contain_text("0.8")
+    page.keyboard.press("Escape")
+    panel.get_by_role("button", name="bring back").first.click()
+    expect(page.get_by_label("Grams of Cream, 35 %")).to_have_value("214")
+    expect(page.get_by_text("revision 3")).to_be_visible()
+
+
+def test_what_cooks_off_follows_the_thermometer(page: Page, demo: str) -> None:
+    open_formula(page, demo, "Amber caramel")
+    what = page.get_by_role("region", name="What it is")
+    expect(what.get_by_label("Cooked to")).to_have_value("106")
+    page.get_by_role("region", name="What is in it").get_by_title(
+        re.compile("How Water in Amber caramel")
+    ).click()
+    page.keyboard.press("Escape")
+    before = what.get_by_title("How Amber caramel, finished comes about").inner_text()
+    enter(page, "Cooked to", "115")
+    expect(what.get_by_title("How Amber caramel, finished comes about")).not_to_have_text(before)
+    enter(page, "Cooked to", "190")
+    expect(what).to_contain_text("at most 157")
+
+
+def test_a_person_reads_in_fahrenheit_and_us_cups(page: Page, demo: str) -> None:
+    open_formula(page, demo, "Amber caramel")
+    page.get_by_role("button", name="Ottilie Marsh").click()
+    page.get_by_role("menuitem", name="How I read figures").click()
+    choose(page, "Temperatures", "°F")
+    choose(page, "Cups and spoons", "US: cup 237 ml")
+    page.keyboard.press("Escape")
+    # 106 °C x 1.8 + 32.
+    expect(page.get_by_label("Cooked to")).to_have_value("222.8")
+    expect(page.get_by_role("list", name="Steps")).to_contain_text("338 °F")
+
+
+def test_an_ingredient_is_found_by_any_word_and_says_what_uses_it(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    page.get_by_role("link", name="Pantry").click()
+    page.get_by_label("Find in the pantry").fill("70 dark")
+    page.get_by_role("row", name="Couverture, dark 70 %").get_by_role("link").click()
+    slip = page.get_by_role("region", name="Ingredient")
+    expect(slip.get_by_label("Melt to")).to_have_value("48")
+    page.get_by_label("Find in the pantry").fill("acacia")
+    page.get_by_role("row", name="Honey, acacia").get_by_role("link").click()
+    expect(slip).to_contain_text("Used in")
+    expect(slip).to_contain_text("Honeycomb, Yogurt mousse")
+    enter(page, "costs from today", "18.5")
+    expect(slip).to_contain_text("15.5 since 2026-01-01")
+    enter(page, "Sucrose", "140")
+    expect(slip).to_contain_text("at most 100")
