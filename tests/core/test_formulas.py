@@ -37,7 +37,9 @@ class TestReadings:
     def test_percentages_refer_to_the_whole_or_to_the_base_line(self) -> None:
         lines = (Line("a", 50, "water"), Line("b", 150, "sugar"))
         whole = read_formulas(with_formulas(Formula("f", "F", lines)), ["f"])["f"]
-        based = read_formulas(with_formulas(Formula("f", "F", lines, base_line="a")), ["f"])["f"]
+        based = read_formulas(with_formulas(Formula("f", "F", lines, base_lines=("a",))), ["f"])[
+            "f"
+        ]
         assert whole.percents == (25, 75)
         assert based.percents == (100, 300)
 
@@ -83,7 +85,7 @@ class TestReadings:
 
 
 def test_percentages_and_volume_tell_how_they_come_about() -> None:
-    based = Formula("f", "F", (Line("a", 50, "water"), Line("b", 80, "sugar")), base_line="a")
+    based = Formula("f", "F", (Line("a", 50, "water"), Line("b", 80, "sugar")), base_lines=("a",))
     book = with_formulas(based)
     reading = read_formulas(book, ["f"])["f"]
     water, sugar = percent_workings(book, reading)
@@ -167,7 +169,7 @@ class TestEntries:
 
     def test_the_base_line_is_one_of_its_own(self) -> None:
         with pytest.raises(UnknownKey):
-            Formula("f", "F", (Line("a", 1, "water"),), base_line="z")
+            Formula("f", "F", (Line("a", 1, "water"),), base_lines=("z",))
 
 
 class TestSheets:

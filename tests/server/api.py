@@ -91,7 +91,7 @@ def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
         ),
         "mold": ("name", "shape", "water_g", "note"),
         "formula": (
-            *("name", "kind", "flavor", "base_line", "losses", "gas_kept", "method"),
+            *("name", "kind", "flavor", "base_lines", "losses", "gas_kept", "method"),
             "measured_density_g_ml",
         ),
         "dessert": ("name", "mold", "built", "parts", "portions", "count", "sizes"),

@@ -162,7 +162,7 @@ def test_a_line_of_nothing(shelves: Shelves, lines: object) -> None:
 
 def test_too_many_lines_and_unknown_fields(shelves: Shelves) -> None:
     cream = shelves.ingredient["id"]
-    many = [line(str(i), 1, ingredient=cream) for i in range(201)]
+    many = [line(str(i), 1, ingredient=cream) for i in range(301)]
     answer = post(shelves.client, "/api/formulas", {"name": "F", "lines": many})
     assert answer.json()["errors"][0]["field"] == "lines"
     answer = post(shelves.client, "/api/ingredients", {"name": "F", "price": 3})

@@ -90,7 +90,8 @@ USUAL_LOSSES = Losses(pan_percent=2.0)
 class Formula:
     """An ordered list of lines with its losses and its air.
 
-    `base_line` is the line percentages refer to (None: the whole). A density from a weighed
+    `base_lines` are the lines percentages refer to together, such as all of the chocolate or
+    all of the flour (none: the whole). A density from a weighed
     cup replaces the computed one; `waits` are those of its method; `whole_eggs` asks for sheets
     with eggs that need not be weighed.
     """
@@ -98,7 +99,7 @@ class Formula:
     key: str
     name: str
     lines: tuple[Line, ...] = ()
-    base_line: str | None = None
+    base_lines: tuple[str, ...] = ()
     losses: Losses = field(default_factory=Losses)
     gas_kept: float = GAS_KEPT_IN_FOLDING
     measured_density_g_ml: float | None = None
@@ -109,8 +110,10 @@ class Formula:
         check_range("gas_kept", self.gas_kept, most=1)
         if self.measured_density_g_ml is not None:
             check_range("measured_density_g_ml", self.measured_density_g_ml, least=0.02, most=25)
-        if self.base_line is not None and all(line.key != self.base_line for line in self.lines):
-            raise UnknownKey("base_line", self.base_line, "one of the formula's own lines")
+        own = {line.key for line in self.lines}
+        for key in self.base_lines:
+            if key not in own:
+                raise UnknownKey("base_lines", key, "one of the formula's own lines")
 
 
 @dataclass(frozen=True)

@@ -204,8 +204,8 @@ def _as_measured(body: Body | None, density: float | None) -> Body | None:
 
 def _percents(formula: Formula, batch_g: float) -> tuple[float | None, ...]:
     base = batch_g
-    if formula.base_line is not None:
-        base = next(line.mass_g for line in formula.lines if line.key == formula.base_line)
+    if formula.base_lines:
+        base = sum(line.mass_g for line in formula.lines if line.key in formula.base_lines)
     return tuple(100 * line.mass_g / base if base else None for line in formula.lines)
 
 
@@ -304,9 +304,9 @@ def percent_workings(book: Book, reading: FormulaReading) -> tuple[Working | Non
         definition.
     """
     formula = reading.formula
-    base = next((one for one in formula.lines if one.key == formula.base_line), None)
-    base_name = book.line_name(base) if base else "the whole batch"
-    base_g = base.mass_g if base else reading.batch_g
+    base = [one for one in formula.lines if one.key in formula.base_lines]
+    base_name = " and ".join(book.line_name(one) for one in base) or "the whole batch"
+    base_g = sum(one.mass_g for one in base) if base else reading.batch_g
 
     def working(line: Line, percent: float | None) -> Working | None:
         if percent is None:

@@ -24,14 +24,13 @@ def _formula(one: DemoFormula) -> Formula:
         )
         for number, line in enumerate(one.lines)
     )
-    base = next(
-        (key.key for key, line in zip(lines, one.lines, strict=True) if line.of == one.base), None
-    )
+    pairs = zip(lines, one.lines, strict=True)
+    base = tuple(key.key for key, line in pairs if line.of == one.base)
     return Formula(
         one.slug,
         one.name,
         lines,
-        base_line=base,
+        base_lines=base,
         losses=one.losses,
         measured_density_g_ml=one.measured_density_g_ml,
         waits=tuple(step.wait for step in one.method if step.wait),

@@ -54,13 +54,13 @@ def _people(kitchen: Kitchen) -> Member:
 
 def _formula(one: DemoFormula, keys: dict[str, UUID], formulas: dict[str, UUID]) -> FormulaIn:
     lines = [_line(place, line, keys, formulas) for place, line in enumerate(one.lines)]
-    base = next((f"line-{i}" for i, line in enumerate(one.lines) if line.of == one.base), "")
+    base = [f"line-{i}" for i, line in enumerate(one.lines) if line.of == one.base]
     return FormulaIn(
         name=one.name,
         kind=one.kind,
         flavor=one.flavor,
         lines=lines,
-        base_line=base,
+        base_lines=base,
         losses=one.losses,
         measured_density_g_ml=one.measured_density_g_ml,
         method=[asdict(step) for step in one.method],

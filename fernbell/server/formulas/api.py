@@ -35,7 +35,7 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     _known(member, data.lines)
     row.name, row.flavor = data.name, data.flavor
     row.kind = data.kind or usual_kind(data.does)
-    row.base_line = data.base_line
+    row.base_lines = data.base_lines
     row.losses = assemble.losses_as_json(data.losses)
     row.gas_kept = data.gas_kept
     row.measured_density_g_ml = data.measured_density_g_ml
@@ -93,7 +93,7 @@ def snapshot(row: Row) -> Snapshot:
         }
         for line in FormulaLine.objects.filter(formula_id=row.pk)
     ]
-    fields = ("name", "kind", "flavor", "base_line", "losses", "gas_kept", "method", "whole_eggs")
+    fields = ("name", "kind", "flavor", "base_lines", "losses", "gas_kept", "method", "whole_eggs")
     own = {field: getattr(row, field) for field in fields}
     return own | {"measured_density_g_ml": row.measured_density_g_ml, "lines": lines}
 

@@ -67,7 +67,7 @@ WITH RECURSIVE needed(id) AS (
         WHERE jsonb_typeof(f.losses->'cooked_to') = 'object'
     ) AS made_up
 )
-SELECT f.id::text, f.name, f.base_line, f.losses, f.gas_kept, f.measured_density_g_ml,
+SELECT f.id::text, f.name, f.base_lines, f.losses, f.gas_kept, f.measured_density_g_ml,
        f.whole_eggs, jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
        l.key, l.mass_g, l.overrun_percent, l.stage, l.nested_id::text,
        i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces, i.egg,
@@ -131,7 +131,15 @@ def _ingredient(columns: tuple) -> Ingredient:
 def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
     key, name, base, losses, gas_kept, measured, whole_eggs, waits = head[:_LINE]
     return Formula(
-        *(key, name, lines, base or None, losses_of(json.loads(losses)), gas_kept, measured),
+        *(
+            key,
+            name,
+            lines,
+            tuple(json.loads(base)),
+            losses_of(json.loads(losses)),
+            gas_kept,
+            measured,
+        ),
         waits=tuple(_wait(**one) for one in json.loads(waits)),
         whole_eggs=whole_eggs,
     )

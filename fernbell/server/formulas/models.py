@@ -9,11 +9,11 @@ from fernbell.server.pantry.models import Ingredient
 
 
 class Formula(Row):
-    """A formula of the kitchen; `base_line` is the key of the line percentages refer to."""
+    """A formula of the kitchen; `base_lines` are keys of the lines percentages refer to."""
 
     kind = models.CharField(max_length=40, blank=True)
     flavor = models.CharField(max_length=40, blank=True)
-    base_line = models.CharField(max_length=60, blank=True)
+    base_lines = models.JSONField(default=list)
     losses = models.JSONField(default=dict)
     gas_kept = models.FloatField(default=0.8)
     measured_density_g_ml = models.FloatField(null=True)

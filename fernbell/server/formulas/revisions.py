@@ -80,7 +80,7 @@ def add_revisions(router: Router, kind: Kind) -> None:
     def restore_revision(request: HttpRequest, row_id: UUID, revision: int, data: RestoreIn) -> Any:
         require(request.auth, Act.WRITE)
         row = actions.find(request.auth, kind, row_id)
-        then = kind.entry(**actions.snapshot_at(request.auth, kind, row, revision))
+        then = kind.entry(**_snapshot(request.auth, kind, row, revision))
         return actions.change(request.auth, kind, row_id, data.revision, then)
 
     @router.get("/{uuid:row_id}/compare", response=Comparison, operation_id="compare_revisions")
@@ -93,10 +93,15 @@ def add_revisions(router: Router, kind: Kind) -> None:
         require(request.auth, Act.READ)
         row = actions.find(request.auth, kind, row_id)
         states = (
-            _state(request.auth, actions.snapshot_at(request.auth, kind, row, one))
-            for one in (before, after)
+            _state(request.auth, _snapshot(request.auth, kind, row, one)) for one in (before, after)
         )
         return compare(*states)
+
+
+def _snapshot(member: Member, kind: Kind, row: Any, revision: int) -> Snapshot:
+    """A revision as an entry; fields that formulas no longer have are left out."""
+    then = actions.snapshot_at(member, kind, row, revision)
+    return {field: value for field, value in then.items() if field in kind.entry.model_fields}
 
 
 def _state(member: Member, then: Snapshot) -> tuple[Book, Formula, Character]:
@@ -115,7 +120,7 @@ def _state(member: Member, then: Snapshot) -> tuple[Book, Formula, Character]:
     nested = book_for(member.kitchen_id, {one.formula for one in lines if one.formula}, whole=True)
     own = rows(member, Ingredient).filter(pk__in={one.ingredient for one in lines})
     formula = Formula(
-        *(THEN, then["name"], lines, then["base_line"] or None, losses_of(then["losses"])),
+        *(THEN, then["name"], lines, tuple(then["base_lines"]), losses_of(then["losses"])),
         gas_kept=then["gas_kept"],
         measured_density_g_ml=then["measured_density_g_ml"],
     )

@@ -26,7 +26,7 @@ from fernbell.core.pantry import EggPart, Measured
 from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut, Text
 
-MOST_LINES = 200
+MOST_LINES = 300
 
 Short = Annotated[str, StringConstraints(strip_whitespace=True, max_length=40)]
 Phrase = Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)]
@@ -77,7 +77,7 @@ class FormulaIn(Entry):
     does: Annotated[str, StringConstraints(max_length=20)] = ""
     flavor: Annotated[str, StringConstraints(max_length=40)] = ""
     lines: list[LineIn] = Field(default=[], max_length=MOST_LINES)
-    base_line: Annotated[str, StringConstraints(max_length=60)] = ""
+    base_lines: list[Key] = Field(default=[], max_length=MOST_LINES)
     losses: Losses = USUAL_LOSSES
     gas_kept: float = 0.8
     measured_density_g_ml: float | None = None
@@ -95,7 +95,7 @@ class FormulaIn(Entry):
             "",
             self.name,
             lines,
-            self.base_line or None,
+            tuple(self.base_lines),
             gas_kept=self.gas_kept,
             measured_density_g_ml=self.measured_density_g_ml,
         )
@@ -146,7 +146,7 @@ class FormulaOut(FormulaBrief):
     """A formula alone."""
 
     lines: list[LineOut]
-    base_line: str
+    base_lines: list[str]
     losses: Losses
     gas_kept: float
     measured_density_g_ml: float | None

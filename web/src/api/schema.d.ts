@@ -1642,10 +1642,10 @@ export interface components {
          */
         FormulaIn: {
             /**
-             * Base Line
-             * @default
+             * Base Lines
+             * @default []
              */
-            base_line: string;
+            base_lines: string[];
             /**
              * Does
              * @default
@@ -1702,8 +1702,8 @@ export interface components {
         FormulaOut: {
             /** Archived */
             archived: boolean;
-            /** Base Line */
-            base_line: string;
+            /** Base Lines */
+            base_lines: string[];
             /**
              * Changed At
              * Format: date-time

@@ -7,6 +7,7 @@ import FindingCard from '../kit/FindingCard.vue'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import BiteCard from './BiteCard.vue'
 import { type Chosen, sameChoice } from './parts'
 
 const props = defineProps<{
@@ -119,6 +120,7 @@ function show(finding: Finding) {
       </div>
     </dl>
     <RouterLink class="deed main sheets" :to="`/desserts/${id}/sheets`">Scaled sheets</RouterLink>
+    <BiteCard :id="id" :size="worked.key" />
     <section class="findings" aria-label="Findings" aria-live="polite">
       <FindingCard
         v-for="(finding, i) in solved.findings"

@@ -36,6 +36,8 @@ const stages = computed(() => [
 ])
 const body = ref<HTMLElement | null>(null)
 const lines = computed(() => props.entry.lines ?? [])
+const bases = computed(() => props.entry.base_lines ?? [])
+const isBase = (key: string) => bases.value.includes(key)
 const total = computed(() => props.reading?.batch_g)
 
 function set(key: string, change: Partial<LineEntry>) {
@@ -47,7 +49,7 @@ function set(key: string, change: Partial<LineEntry>) {
 function remove(key: string) {
   emit('change', {
     lines: lines.value.filter((line) => line.key !== key),
-    base_line: props.entry.base_line === key ? '' : props.entry.base_line,
+    base_lines: bases.value.filter((one) => one !== key),
   })
 }
 
@@ -61,9 +63,10 @@ function addAll(more: LineEntry[]) {
   emit('change', { lines: [...lines.value, ...more] })
 }
 
-/** Percentages refer to this line; pressed again, to the whole. */
+/** Percentages refer to all marked lines together, such as the chocolate; without any, to all. */
 function base(key: string) {
-  emit('change', { base_line: props.entry.base_line === key ? '' : key })
+  const others = bases.value.filter((one) => one !== key)
+  emit('change', { base_lines: isBase(key) ? others : [...others, key] })
 }
 
 function move(at: number, by: 1 | -1) {
@@ -92,7 +95,7 @@ function down(at: number) {
           <th scope="col" class="grams">grams</th>
           <th scope="col">ingredient or formula</th>
           <th scope="col" class="percent">
-            {{ entry.base_line ? '% of ●' : '% of all' }}
+            {{ bases.length ? '% of ●' : '% of all' }}
           </th>
           <th scope="col" class="air" title="Overrun: air beaten in">air, %</th>
           <th scope="col" class="brings">what it brings</th>
@@ -100,11 +103,7 @@ function down(at: number) {
         </tr>
       </thead>
       <tbody>
-        <tr
-          v-for="(line, i) in lines"
-          :key="line.key"
-          :class="{ base: entry.base_line === line.key }"
-        >
+        <tr v-for="(line, i) in lines" :key="line.key" :class="{ base: isBase(line.key) }">
           <td class="grams">
             <NumberField
               :label="`Grams of ${nameOf(line)}`"
@@ -159,12 +158,12 @@ function down(at: number) {
               type="button"
               class="mark"
               :disabled="disabled"
-              :aria-pressed="entry.base_line === line.key"
+              :aria-pressed="isBase(line.key)"
               :title="`Count percentages on ${nameOf(line)}`"
               :aria-label="`Count percentages on ${nameOf(line)}`"
               @click="base(line.key)"
             >
-              {{ entry.base_line === line.key ? '●' : '○' }}
+              {{ isBase(line.key) ? '●' : '○' }}
             </button>
           </td>
           <td class="air">

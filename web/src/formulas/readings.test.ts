@@ -135,7 +135,7 @@ const entry: FormulaEntry = {
   name: 'F',
   kind: 'mousse',
   flavor: '',
-  base_line: '',
+  base_lines: [],
   losses: { cooking_percent: 5, pan_percent: 2, tasting_percent: 0, cooked_to: null },
   gas_kept: 0.8,
   measured_density_g_ml: null,

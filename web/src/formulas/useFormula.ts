@@ -17,10 +17,10 @@ import type {
 export type LineEntry = NonNullable<FormulaEntry['lines']>[number]
 
 export function entryOf(row: Formula): FormulaEntry {
-  const { name, kind, flavor, base_line, losses, gas_kept, measured_density_g_ml } = row
+  const { name, kind, flavor, base_lines, losses, gas_kept, measured_density_g_ml } = row
   const { method, whole_eggs } = row
   const lines = row.lines.map(lineEntryOf)
-  const plain = { name, kind, flavor, lines, base_line, losses, gas_kept, method, whole_eggs }
+  const plain = { name, kind, flavor, lines, base_lines, losses, gas_kept, method, whole_eggs }
   return { ...plain, measured_density_g_ml }
 }
 

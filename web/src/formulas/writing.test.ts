@@ -149,7 +149,7 @@ const entry: FormulaEntry = {
   name: 'Mousse',
   kind: 'mousse',
   flavor: '',
-  base_line: 'b',
+  base_lines: ['b'],
   losses: { cooking_percent: 2, pan_percent: 3, tasting_percent: 0 },
   gas_kept: 0.8,
   measured_density_g_ml: null,
@@ -229,15 +229,15 @@ describe('FormulaGrid', () => {
     await wrapper.get('[aria-label="Move Barley milk down"]').trigger('click')
     expect(change(wrapper).lines?.map((line) => line.key)).toEqual(['b', 'a'])
     await wrapper.get('[aria-label="Take out Cream, 35 %"]').trigger('click')
-    expect(change(wrapper)).toMatchObject({ base_line: '', lines: [{ key: 'a' }] })
+    expect(change(wrapper)).toMatchObject({ base_lines: [], lines: [{ key: 'a' }] })
   })
 
   it('counts percentages on the line that is pressed, and on the whole when pressed again', async () => {
     const wrapper = grid()
     await wrapper.get('[aria-label="Count percentages on Barley milk"]').trigger('click')
-    expect(change(wrapper)).toEqual({ base_line: 'a' })
+    expect(change(wrapper)).toEqual({ base_lines: ['b', 'a'] })
     await wrapper.get('[aria-label="Count percentages on Cream, 35 %"]').trigger('click')
-    expect(change(wrapper)).toEqual({ base_line: '' })
+    expect(change(wrapper)).toEqual({ base_lines: [] })
   })
 
   it('goes down a line with Enter', async () => {

@@ -1,11 +1,23 @@
 <script setup lang="ts">
 /** One scaled sheet: what is weighed, what it is for, how it is made. */
-import type { SheetPage } from '../api/types'
+import type { SheetPage, Step } from '../api/types'
 import { figure, weighed } from './format'
+import { degrees } from './units'
 import WorkedFigure from './WorkedFigure.vue'
 
 defineProps<{ page: SheetPage; number?: number }>()
 
+/** How hot, how long, with what, until when, as far as it is said. */
+function facts({ temperature_c, minutes, tool, sign }: Step): string {
+  return [
+    temperature_c === null || temperature_c === undefined ? '' : degrees(temperature_c),
+    minutes ? `${figure(minutes, 1)} min` : '',
+    tool,
+    sign && `until ${sign}`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
 const pieces = (list: [string, number][]) =>
   list.map(([name, count]) => `${figure(count, 1)} × ${name}`).join(', ')
 </script>
@@ -42,6 +54,7 @@ const pieces = (list: [string, number][]) =>
           <td>
             {{ line.name }}
             <span v-if="line.formula" class="quiet">(its own sheet)</span>
+            <span v-if="line.stage" class="quiet">at {{ line.stage }}</span>
             <span v-if="line.overrun_percent" class="quiet">
               whipped to {{ figure(line.overrun_percent, 0) }} % overrun
             </span>
@@ -56,7 +69,15 @@ const pieces = (list: [string, number][]) =>
             <WorkedFigure :working="page.batch" :text="weighed(page.sheet.batch_g, 0.1)" unit="" />
           </td>
           <td colspan="3">
-            weighed; {{ figure(page.sheet.finished_g, 0) }} g arrive ·
+            weighed<template v-if="page.sheet.eggs"
+              >,
+              <WorkedFigure
+                :working="page.sheet.eggs.working"
+                :text="String(page.sheet.eggs.cracked)"
+                unit=""
+              />
+              eggs to crack</template
+            >; {{ figure(page.sheet.finished_g, 0) }} g arrive ·
             <WorkedFigure
               :working="page.size"
               :text="`× ${figure(page.sheet.factor, 3)}`"
@@ -69,7 +90,11 @@ const pieces = (list: [string, number][]) =>
       </tfoot>
     </table>
     <ol v-if="page.method.length">
-      <li v-for="(step, i) in page.method" :key="i">{{ step.text }}</li>
+      <li v-for="(step, i) in page.method" :key="i">
+        <strong v-if="step.stage">{{ step.stage }}: </strong>{{ step.text }}
+        <span v-if="facts(step)" class="facts">{{ facts(step) }}</span>
+        <span v-if="step.caution" class="caution">{{ step.caution }}</span>
+      </li>
     </ol>
     <p v-else class="quiet">No method written yet.</p>
   </article>
@@ -95,6 +120,20 @@ header {
 
 .number {
   color: var(--bronze-text);
+}
+
+.facts {
+  color: var(--frost-text);
+}
+
+.facts,
+.caution {
+  display: block;
+  font-size: 14px;
+}
+
+.caution {
+  color: var(--amber);
 }
 
 .for {

@@ -1,0 +1,301 @@
+"""The pantry and the formulas in depth: prices, kinds, cooking to a sign, revisions, the bite."""
+
+from collections.abc import Callable
+from typing import Any
+
+import pytest
+from django.test import Client
+from pytest_django import DjangoAssertNumQueries
+
+from fernbell.core.pantry import COMPONENTS
+from fernbell.server.kitchens.models import Member
+from tests.server.api import Shelves, entry_of, made, post, put, stocked
+
+
+@pytest.fixture
+def shelves(chef: Member, as_member: Callable[[Member], Client]) -> Shelves:
+    return stocked(as_member(chef))
+
+
+def change(shelves: Shelves, kind: str, row: dict[str, Any], **fields: Any) -> dict[str, Any]:
+    """Put a change on a row; what the server answers."""
+    path = {"ingredient": "ingredients", "formula": "formulas"}[kind]
+    entry = {**entry_of(kind, row), **fields}
+    answer = put(
+        shelves.client,
+        f"/api/{path}/{row['id']}",
+        {"revision": row["revision"], "data": entry},
+    )
+    return answer.json()
+
+
+def gauges(client: Client, formula: dict[str, Any]) -> dict[str, Any]:
+    """Readings of a formula by code."""
+    found = client.get(f"/api/formulas/{formula['id']}/reading").json()["gauges"]
+    return {one["gauge"]["code"]: one["gauge"] for one in found}
+
+
+SUGAR = {"name": "Sugar", "density_g_ml": 1.59, "make_up": None}
+WHOLE = dict.fromkeys(COMPONENTS, 0)
+
+
+def syrup(shelves: Shelves, **losses: Any) -> dict[str, Any]:
+    """A formula of 1000 g sugar and 350 g water."""
+    sugar = made(shelves.client, "ingredient", SUGAR | {"make_up": WHOLE | {"sucrose": 100}})
+    water = made(
+        shelves.client,
+        "ingredient",
+        {"name": "Water", "density_g_ml": 1, "make_up": WHOLE | {"water": 100}},
+    )
+    lines = [
+        {"key": "s", "mass_g": 1000, "ingredient": sugar["id"]},
+        {"key": "w", "mass_g": 350, "ingredient": water["id"]},
+    ]
+    return made(
+        shelves.client,
+        "formula",
+        {"name": "Syrup", "kind": "caramel", "lines": lines, "losses": losses},
+    )
+
+
+SIGN = {"until": "temperature", "value": 118}
+
+
+# 118 °C is 87.1 % sucrose: 148.4 g water are left of 350 (outside check S-P07).
+def test_a_formula_is_cooked_to_a_temperature(shelves: Shelves) -> None:
+    own = syrup(shelves, cooked_to=SIGN)
+    read = shelves.client.get(f"/api/formulas/{own['id']}/reading").json()
+    assert read["finished_g"] == pytest.approx(1148.4, abs=0.5)
+    assert read["cooking"]["value"] == pytest.approx(14.94, abs=0.05)
+    scaled = shelves.client.get(f"/api/formulas/{own['id']}/scaled?mass_g=1148.4").json()
+    assert scaled[0]["sheet"]["factor"] == pytest.approx(1, abs=0.001)
+
+
+def test_altitude_is_the_kitchens_and_only_the_chef_sets_it(
+    shelves: Shelves, cook: Member, as_member: Callable[[Member], Client]
+) -> None:
+    own = syrup(shelves, cooked_to=SIGN)
+    facts = {"altitude_m": 1500, "currency": "CHF"}
+    assert put(as_member(cook), "/api/members/kitchen", facts).status_code == 403
+    low = gauges(shelves.client, own)
+    answer = put(shelves.client, "/api/members/kitchen", facts)
+    assert answer.json()["person"]["kitchen"]["currency"] == "CHF"
+    high = gauges(shelves.client, own)
+    assert high["boils"]["working"]["value"] == pytest.approx(118, abs=0.1)
+    assert high["water"]["working"]["value"] < low["water"]["working"]["value"]
+    # 90.3 % sucrose at 118 °C and 1500 m (outside check S-P06).
+    assert 100 - high["water"]["working"]["value"] == pytest.approx(90.3, abs=0.2)
+
+
+@pytest.mark.parametrize(
+    ("facts", "field"),
+    [
+        ({"altitude_m": 9000, "currency": "EUR"}, "altitude_m"),
+        ({"altitude_m": 10, "currency": "euro"}, "currency"),
+    ],
+)
+def test_facts_that_cannot_be_are_refused(
+    shelves: Shelves, facts: dict[str, Any], field: str
+) -> None:
+    refused = put(shelves.client, "/api/members/kitchen", facts).json()
+    assert refused["errors"][0]["field"] == field
+
+
+@pytest.mark.parametrize(
+    ("sign", "says"),
+    [
+        ({"until": "temperature", "value": 190}, "at most 157"),
+        ({"until": "brix", "value": 120}, "at most 98"),
+        ({"until": "weight", "value": 0}, "more than 0"),
+        ({"until": "smell", "value": 3}, "temperature"),
+    ],
+)
+def test_a_sign_that_cannot_be_is_refused(
+    shelves: Shelves, sign: dict[str, Any], says: str
+) -> None:
+    refused = change(
+        shelves, "formula", shelves.formula, losses={"cooking_percent": 1, "cooked_to": sign}
+    )
+    assert says in refused["errors"][0]["message"]
+
+
+def test_a_persons_cups_are_what_a_typed_cup_means(shelves: Shelves) -> None:
+    mine = {"measures": "US", "fahrenheit": True, "inches": True}
+    answer = put(shelves.client, "/api/members/me/preferences", mine)
+    assert answer.json()["person"]["preferences"] == mine
+    read = post(shelves.client, "/api/formulas/read-line", {"text": "1 cup cream"}).json()
+    assert read["mass_g"] == pytest.approx(236.588, abs=0.001)
+    kitchen = shelves.client.get(f"/api/formulas/{shelves.formula['id']}/reading").json()["kitchen"]
+    assert "US cups" in kitchen[0]["working"]["figure"]
+
+
+def test_prices_have_a_history_and_make_the_cost(shelves: Shelves) -> None:
+    pack = {
+        "name": "1 l",
+        "mass_g": 1000,
+        "prices": [{"since": "2020-01-01", "price": 4}, {"since": "2024-01-01", "price": 5}],
+    }
+    later = {"since": "2999-01-01", "price": 99}
+    kept = change(
+        shelves,
+        "ingredient",
+        shelves.ingredient,
+        packs=[{**pack, "prices": [*pack["prices"], later]}],
+    )
+    assert kept["price_per_kg"] == 5
+    assert len(kept["packs"][0]["prices"]) == 3
+    cost = gauges(shelves.client, shelves.formula)["cost"]
+    assert cost["other"]["unit"] == "EUR the batch"
+    assert cost["working"] is not None
+    refused = change(
+        shelves, "ingredient", kept, packs=[{**pack, "prices": [pack["prices"][0]] * 2}]
+    )
+    assert "one a day" in refused["errors"][0]["message"]
+
+
+@pytest.mark.parametrize(
+    ("fields", "path", "says"),
+    [
+        ({"make_up": {"milk_fat": 120}}, "make_up.milk_fat", "at most 100"),
+        ({"make_up": {"water": 80, "sucrose": 60}}, "make_up.make_up", "100 g in all"),
+        ({"make_up": {"gelatin": 80, "bloom": 900}}, "make_up.bloom", "at most 320"),
+        ({"make_up": {"polyols": 80, "polyol": "candy"}}, "make_up.polyol", "sorbitol"),
+        ({"allergens": ["milk", "moss"]}, "allergens", "gluten"),
+        (
+            {"chocolate": {"kind": "compound", "cocoa_percent": 9, "temper": None}},
+            "",
+            "",
+        ),
+        (
+            {
+                "chocolate": {
+                    "kind": "dark",
+                    "cocoa_percent": 66,
+                    "temper": {"melt_c": 48, "cool_c": 33, "work_c": 31},
+                }
+            },
+            "chocolate.temper.work_c",
+            "between",
+        ),
+        ({"keeping": {"store": "cold", "days": -2}}, "keeping.days", "more than 0"),
+        ({"states": [{"name": "sifted", "density_g_ml": 90}]}, "states.0.density_g_ml", "25"),
+    ],
+)
+def test_an_entry_that_cannot_be_is_refused_at_its_field(
+    shelves: Shelves, fields: dict[str, Any], path: str, says: str
+) -> None:
+    answer = change(shelves, "ingredient", shelves.ingredient, **fields)
+    if not path:
+        assert answer["revision"] == 2
+        return
+    assert answer["errors"][0]["field"] == path
+    assert says in answer["errors"][0]["message"]
+    assert (
+        shelves.client.get(f"/api/ingredients/{shelves.ingredient['id']}").json()["revision"] == 1
+    )
+
+
+def test_allergens_not_entered_are_not_none(shelves: Shelves) -> None:
+    reading = f"/api/formulas/{shelves.formula['id']}/reading"
+    assert shelves.client.get(reading).json()["declared"]["unknown"] == ["Cream"]
+    change(shelves, "ingredient", shelves.ingredient, allergens=["milk"])
+    declared = shelves.client.get(reading).json()["declared"]
+    assert declared == {"contains": {"milk": ["Cream"]}, "unknown": []}
+
+
+def test_three_hundred_and_one_lines_are_refused_and_nothing_is_lost(shelves: Shelves) -> None:
+    line = {"mass_g": 1, "ingredient": shelves.ingredient["id"]}
+    lines = [{**line, "key": f"l{i}"} for i in range(301)]
+    refused = change(shelves, "formula", shelves.formula, lines=lines)
+    assert "300" in refused["errors"][0]["message"]
+    kept = shelves.client.get(f"/api/formulas/{shelves.formula['id']}").json()
+    assert kept["lines"] == shelves.formula["lines"]
+
+
+def test_eggs_kept_whole_on_the_sheet(shelves: Shelves) -> None:
+    egg = made(
+        shelves.client,
+        "ingredient",
+        {"name": "Egg", "egg": "whole", "pieces": [{"name": "egg", "mass_g": 50}]},
+    )
+    lines = [{"key": "e", "mass_g": 100, "ingredient": egg["id"]}]
+    own = made(shelves.client, "formula", {"name": "Omelet", "lines": lines, "whole_eggs": True})
+    sheet = shelves.client.get(f"/api/formulas/{own['id']}/scaled?mass_g=230").json()[0]["sheet"]
+    # 230 g are 98 % of 4.69 eggs: five are cracked.
+    assert sheet["lines"][0]["mass_g"] == 250
+    assert sheet["eggs"]["cracked"] == 5
+
+
+class TestRevisions:
+    def revisions(self, shelves: Shelves) -> list[dict[str, Any]]:
+        path = f"/api/formulas/{shelves.formula['id']}/revisions"
+        return shelves.client.get(path).json()
+
+    def more_cream(self, shelves: Shelves, grams: float) -> dict[str, Any]:
+        row = shelves.client.get(f"/api/formulas/{shelves.formula['id']}").json()
+        lines = entry_of("formula", row)["lines"]
+        return change(shelves, "formula", row, lines=[{**lines[0], "mass_g": grams}])
+
+    def test_every_save_is_one_and_says_what_it_changed(self, shelves: Shelves) -> None:
+        was = shelves.formula["lines"][0]["mass_g"]
+        self.more_cream(shelves, 321)
+        newest, first = self.revisions(shelves)
+        assert (newest["revision"], newest["says"]) == (2, [f"Cream {was:g} → 321 g"])
+        assert first["action"] == "created"
+
+    def test_one_is_named_and_marked(self, shelves: Shelves) -> None:
+        path = f"/api/formulas/{shelves.formula['id']}/revisions/1"
+        put(shelves.client, path, {"name": "less sweet", "good": True})
+        self.more_cream(shelves, 321)
+        first = self.revisions(shelves)[-1]
+        assert (first["name"], first["good"]) == ("less sweet", True)
+        assert put(shelves.client, path[:-1] + "7", {"name": "x"}).status_code == 404
+
+    def test_two_are_compared_line_by_line_and_reading_by_reading(self, shelves: Shelves) -> None:
+        change(
+            shelves, "ingredient", shelves.ingredient, make_up=WHOLE | {"water": 60, "milk_fat": 40}
+        )
+        self.more_cream(shelves, 321)
+        path = f"/api/formulas/{shelves.formula['id']}/compare?before=1&after=2"
+        both = shelves.client.get(path).json()
+        line = both["lines"][0]
+        assert (line["name"], line["after_g"]) == ("Cream", 321)
+        assert line["before_g"] == shelves.formula["lines"][0]["mass_g"]
+        water = next(one for one in both["gauges"] if one["name"] == "Water")
+        assert water["before"]["value"] == pytest.approx(water["after"]["value"])
+        assert shelves.client.get(path.replace("after=2", "after=9")).status_code == 404
+
+    def test_one_is_brought_back_as_a_new_one(self, shelves: Shelves) -> None:
+        self.more_cream(shelves, 321)
+        self.more_cream(shelves, 400)
+        path = f"/api/formulas/{shelves.formula['id']}/revisions/1/restore"
+        assert post(shelves.client, path, {"revision": 2}).status_code == 409
+        back = post(shelves.client, path, {"revision": 3}).json()
+        assert back["revision"] == 4
+        assert back["lines"] == shelves.formula["lines"]
+
+
+def test_a_bite_is_weighed_part_by_part(
+    shelves: Shelves, django_assert_num_queries: DjangoAssertNumQueries
+) -> None:
+    change(
+        shelves,
+        "ingredient",
+        shelves.ingredient,
+        make_up=WHOLE | {"water": 60, "milk_fat": 30, "sucrose": 10},
+    )
+    path = f"/api/desserts/{shelves.dessert['id']}/bite"
+    bite = shelves.client.get(path).json()
+    assert sum(part["share_percent"] for part in bite["parts"]) == pytest.approx(100)
+    # Everything is the one formula of cream with 10 % sugar.
+    assert bite["sweetness"]["value"] == pytest.approx(10)
+    assert bite["tastes"]["fat"] == pytest.approx(30)
+    with django_assert_num_queries(5):
+        shelves.client.get(path)
+
+
+def test_the_vocabulary_is_what_core_knows(shelves: Shelves) -> None:
+    words = shelves.client.get("/api/ingredients/vocabulary").json()
+    assert {one["key"] for one in words["components"]} == set(WHOLE)
+    assert len(words["allergens"]) == 14
+    assert words["temper"]["dark"]["work_c"] == 31.5

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+/** A bite through the cut: each part's share of it and how sweet it is; worked out when opened. */
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+
+import { api, take } from '../api/client'
+import type { Bite } from '../api/types'
+import { figure } from '../kit/format'
+import WorkedFigure from '../kit/WorkedFigure.vue'
+
+const props = defineProps<{ id: string; size: string }>()
+const open = ref(false)
+const { data, error, isPending } = useQuery({
+  queryKey: ['worked out', 'bite', () => props.id, () => props.size],
+  queryFn: () => {
+    const params = { path: { row_id: props.id }, query: { size: props.size } }
+    return take<Bite | null>(api.GET('/api/desserts/{row_id}/bite', { params }))
+  },
+  enabled: open,
+})
+const sweetest = computed(() =>
+  Math.max(1, ...(data.value?.parts ?? []).map((part) => part.sweetness?.value ?? 0)),
+)
+const width = (share: number) => `${share.toFixed(1)}%`
+const percent = (value: number | null | undefined) =>
+  value === null || value === undefined ? 'unknown' : `${figure(value, value < 1 ? 2 : 1)} %`
+</script>
+
+<template>
+  <section aria-label="A bite" class="bite">
+    <button type="button" class="deed small" :aria-expanded="open" @click="open = !open">
+      {{ open ? 'Close the bite' : 'How a bite tastes' }}
+    </button>
+    <template v-if="open">
+      <p v-if="error" class="wrong" role="alert">{{ error.message }}</p>
+      <p v-else-if="isPending" class="quiet">Working it out …</p>
+      <p v-else-if="!data" class="quiet">
+        A part has no weight yet: see the findings. Then a bite can be weighed.
+      </p>
+      <template v-else>
+        <p>
+          Sweetness
+          <WorkedFigure v-if="data.sweetness" :working="data.sweetness" unit="" />
+          <span v-else class="wrong">unknown</span>
+          <span class="quiet"> where sugar is 100</span>
+        </p>
+        <ul class="list">
+          <li v-for="part in data.parts" :key="`${part.part}/${part.layer}`">
+            <span class="name">{{ part.name }}</span>
+            <span class="quiet">{{ figure(part.share_percent, 0) }} % of the bite</span>
+            <span class="bar" aria-hidden="true">
+              <span class="share" :style="{ width: width(part.share_percent) }" />
+              <span
+                v-if="part.sweetness"
+                class="sweet"
+                :style="{ left: width((100 * part.sweetness.value) / sweetest) }"
+              />
+            </span>
+            <WorkedFigure v-if="part.sweetness" plain :working="part.sweetness" unit="" />
+            <span v-else class="wrong">unknown</span>
+          </li>
+        </ul>
+        <p class="quiet">
+          Fat {{ percent(data.tastes.fat) }}, acids {{ percent(data.tastes.acids) }}, salt
+          {{ percent(data.tastes.salt) }}. {{ data.says }}
+        </p>
+        <p v-if="data.needs.length" class="wrong">
+          Unknown without the make-up of {{ data.needs.join(', ') }}.
+        </p>
+      </template>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.bite {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+
+ul {
+  width: 100%;
+}
+
+li {
+  display: grid;
+  font-size: 14px;
+  gap: 0 8px;
+  grid-template-columns: 1fr auto;
+  padding: 3px 0;
+}
+
+.bar {
+  background: var(--porcelain-shade);
+  border-radius: 3px;
+  height: 8px;
+  margin-top: 6px;
+  position: relative;
+}
+
+.share {
+  background: var(--leaf-strong);
+  border-radius: 3px;
+  bottom: 0;
+  left: 0;
+  position: absolute;
+  top: 0;
+}
+
+.sweet {
+  background: var(--bronze);
+  bottom: -2px;
+  margin-left: -1.5px;
+  position: absolute;
+  top: -2px;
+  width: 3px;
+}
+</style>
