@@ -87,6 +87,32 @@ def test_altitude_is_the_kitchens_and_only_the_chef_sets_it(
     assert 100 - high["water"]["working"]["value"] == pytest.approx(90.3, abs=0.2)
 
 
+def test_a_draft_is_read_without_being_saved(shelves: Shelves) -> None:
+    own = syrup(shelves, cooked_to=SIGN)
+    entry = entry_of("formula", shelves.client.get(f"/api/formulas/{own['id']}").json())
+    entry["lines"][0]["mass_g"] = 2000
+    drafted = post(shelves.client, f"/api/formulas/{own['id']}/what-if", entry).json()
+    saved = shelves.client.get(f"/api/formulas/{own['id']}/reading").json()
+    # Twice the sugar holds twice the water at 118 °C, and 350 g are still more than that.
+    assert drafted["finished_g"] == pytest.approx(2 * 1148.4, abs=1)
+    assert saved["finished_g"] == pytest.approx(1148.4, abs=0.5)
+    same = entry_of("formula", shelves.client.get(f"/api/formulas/{own['id']}").json())
+    again = post(shelves.client, f"/api/formulas/{own['id']}/what-if", same).json()
+    assert {one["gauge"]["code"]: one["gauge"]["working"] for one in again["gauges"]} == {
+        one["gauge"]["code"]: one["gauge"]["working"] for one in saved["gauges"]
+    }
+    nested = {**line_of(own), "key": "n"}
+    refused = post(
+        shelves.client, f"/api/formulas/{own['id']}/what-if", {**same, "lines": [nested]}
+    )
+    assert refused.status_code == 422
+    assert "cannot contain itself" in refused.json()["detail"]
+
+
+def line_of(formula: dict[str, Any]) -> dict[str, Any]:
+    return {"mass_g": 10, "formula": formula["id"]}
+
+
 @pytest.mark.parametrize(
     ("facts", "field"),
     [

@@ -26,6 +26,7 @@ FOR_VISITORS = {
 READING = {
     *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
     *("read_line", "read_list", "read_pantry_list"),
+    "what_if_formula",
     "prefer",  # what a person changes of these is only their own
 }
 
@@ -41,6 +42,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
         return {"revision": 1, "data": entry_of(kind, shelves.row(kind))}
     return {
         "what_if": entry_of("dessert", shelves.dessert),
+        "what_if_formula": entry_of("formula", shelves.formula),
         "read_line": {"text": "10 g cream"},
         "read_list": {"text": "10 g cream"},
         "read_pantry_list": {"text": "Cream"},

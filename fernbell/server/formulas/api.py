@@ -5,6 +5,7 @@ from uuid import UUID
 
 from django.http import HttpRequest
 
+from fernbell.core.errors import FormulaCircle
 from fernbell.core.formulas import refuse_circle, usual_kind
 from fernbell.server.formulas import assemble
 from fernbell.server.formulas.models import Formula, FormulaLine
@@ -124,6 +125,19 @@ def reading(request: HttpRequest, row_id: UUID) -> Any:
     """Batch, finished mass, percents, density, with their workings."""
     require(request.auth, Act.READ)
     return assemble.reading_of(request.auth, actions.find(request.auth, FORMULA, row_id))
+
+
+@router.post("/{uuid:row_id}/what-if", response=ReadingOut, operation_id="what_if_formula")
+def what_if(request: HttpRequest, row_id: UUID, data: FormulaIn) -> Any:
+    """The same of a formula as it is drawn up and not yet saved; nothing is changed."""
+    require(request.auth, Act.READ)
+    row = actions.find(request.auth, FORMULA, row_id)
+    _known(request.auth, data.lines)
+    nested = [str(line.formula) for line in data.lines if line.formula]
+    book = assemble.book_for(request.auth.kitchen_id, nested)
+    if str(row.pk) in {one.key for one in book.formulas}:
+        raise FormulaCircle((row.name, *(one.name for one in book.formulas if one.key in nested)))
+    return assemble.what_if(request.auth, str(row.pk), data.model_dump(mode="json"))
 
 
 @router.get("/{uuid:row_id}/scaled", response=list[SheetOut], operation_id="scale_formula")

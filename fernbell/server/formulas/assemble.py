@@ -177,11 +177,54 @@ def character_of(member: Member, book: Book, key: str, kind: str, method: Any) -
     )
 
 
+DRAFT = "draft"
+"""Key of what is read without being a row, or not as the row is now."""
+
+
+def drafted(member: Member, then: dict[str, Any]) -> tuple[Book, Formula, Character]:
+    """An entry, saved or not, read with the pantry and the nested formulas as they are today."""
+    lines = tuple(
+        Line(
+            one["key"],
+            one["mass_g"],
+            one["ingredient"],
+            one["formula"],
+            one["overrun_percent"],
+            one.get("stage", ""),
+        )
+        for one in then["lines"]
+    )
+    nested = book_for(member.kitchen_id, {one.formula for one in lines if one.formula}, whole=True)
+    own = rows(member, pantry.Ingredient).filter(pk__in={one.ingredient for one in lines})
+    formula = Formula(
+        *(DRAFT, then["name"], lines, tuple(then["base_lines"]), losses_of(then["losses"])),
+        gas_kept=then["gas_kept"],
+        whole_eggs=then.get("whole_eggs", False),
+        measured_density_g_ml=then["measured_density_g_ml"],
+    )
+    known = {one.key: one for one in (*nested.ingredients, *map(as_core, own))}
+    book = settled(
+        Book(tuple(known.values()), (*nested.formulas, formula)),
+        [DRAFT],
+        altitude_m=member.kitchen.altitude_m,
+    )
+    return book, formula, character_of(member, book, DRAFT, then["kind"], then["method"])
+
+
 def reading_of(member: Member, row: models.Formula) -> ReadingOut:
     """What a formula is at its own size, in the member's measures."""
     key = str(row.pk)
     book = book_for(row.kitchen_id, [key], whole=True)
-    own = character_of(member, book, key, row.kind, row.method)
+    return _reading(member, book, character_of(member, book, key, row.kind, row.method), key)
+
+
+def what_if(member: Member, key: str, entry: dict[str, Any]) -> ReadingOut:
+    """What a formula would be, as it is drawn up and not yet saved."""
+    book, _, own = drafted(member, entry)
+    return _reading(member, book, own, key)
+
+
+def _reading(member: Member, book: Book, own: Character, key: str) -> ReadingOut:
     reading = own.reading
     return ReadingOut(
         gauges=[GaugeOut(gauge=one, verdict=one.verdict) for one in own.gauges],

@@ -9,9 +9,9 @@ from django.http import HttpRequest
 from ninja import Query, Router, Schema
 from pydantic import StringConstraints
 
-from fernbell.core.formulas import Book, Character, Comparison, Formula, Line, compare, settled
+from fernbell.core.formulas import Comparison, compare
 from fernbell.core.working import figure_text
-from fernbell.server.formulas.assemble import book_for, character_of, losses_of
+from fernbell.server.formulas.assemble import drafted
 from fernbell.server.formulas.models import Formula as Row
 from fernbell.server.formulas.schemas import FormulaOut
 from fernbell.server.kitchens import actions
@@ -19,11 +19,9 @@ from fernbell.server.kitchens.actions import Kind, Snapshot
 from fernbell.server.kitchens.models import Change, Member
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.schemas import Entry
-from fernbell.server.pantry.assemble import as_core
 from fernbell.server.pantry.models import Ingredient
 
 MOST_SHOWN = 60
-THEN = "then"
 
 
 class RevisionIn(Entry):
@@ -93,7 +91,8 @@ def add_revisions(router: Router, kind: Kind) -> None:
         require(request.auth, Act.READ)
         row = actions.find(request.auth, kind, row_id)
         states = (
-            _state(request.auth, _snapshot(request.auth, kind, row, one)) for one in (before, after)
+            drafted(request.auth, _snapshot(request.auth, kind, row, one))
+            for one in (before, after)
         )
         return compare(*states)
 
@@ -102,35 +101,6 @@ def _snapshot(member: Member, kind: Kind, row: Any, revision: int) -> Snapshot:
     """A revision as an entry; fields that formulas no longer have are left out."""
     then = actions.snapshot_at(member, kind, row, revision)
     return {field: value for field, value in then.items() if field in kind.entry.model_fields}
-
-
-def _state(member: Member, then: Snapshot) -> tuple[Book, Formula, Character]:
-    """A snapshot read with the pantry and the nested formulas as they are today."""
-    lines = tuple(
-        Line(
-            one["key"],
-            one["mass_g"],
-            one["ingredient"],
-            one["formula"],
-            one["overrun_percent"],
-            one.get("stage", ""),
-        )
-        for one in then["lines"]
-    )
-    nested = book_for(member.kitchen_id, {one.formula for one in lines if one.formula}, whole=True)
-    own = rows(member, Ingredient).filter(pk__in={one.ingredient for one in lines})
-    formula = Formula(
-        *(THEN, then["name"], lines, tuple(then["base_lines"]), losses_of(then["losses"])),
-        gas_kept=then["gas_kept"],
-        measured_density_g_ml=then["measured_density_g_ml"],
-    )
-    known = {one.key: one for one in (*nested.ingredients, *map(as_core, own))}
-    book = settled(
-        Book(tuple(known.values()), (*nested.formulas, formula)),
-        [THEN],
-        altitude_m=member.kitchen.altitude_m,
-    )
-    return book, formula, character_of(member, book, THEN, then["kind"], then["method"])
 
 
 def _revision(one: Change, names: dict[str, str]) -> dict[str, Any]:

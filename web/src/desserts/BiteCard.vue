@@ -73,6 +73,10 @@ const percent = (value: number | null | undefined) =>
 </template>
 
 <style scoped>
+li > :last-child {
+  justify-self: end;
+}
+
 .bite {
   display: grid;
   gap: 6px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What there is to say about a formula, each remedy one press away. */
-import type { FormulaEntry, Losses, Mend, Reading } from '../api/types'
+import type { FormulaEntry, Judged, Losses, Mend, Reading } from '../api/types'
 import FindingCard from '../kit/FindingCard.vue'
 
 const props = defineProps<{
@@ -9,6 +9,10 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const emit = defineEmits<{ change: [change: Partial<FormulaEntry>] }>()
+
+/** Where a button says the remedy it is not said twice. */
+const plain = ({ finding, mend }: Judged) =>
+  mend && !props.disabled ? { ...finding, remedy: '' } : finding
 
 function apply(mend: Mend) {
   const { line, mass_g, cooking_percent, cooked_to } = mend
@@ -28,7 +32,7 @@ function apply(mend: Mend) {
 
 <template>
   <section v-if="judged.length" aria-label="Findings" class="findings">
-    <FindingCard v-for="one in judged" :key="one.finding.code" :finding="one.finding">
+    <FindingCard v-for="one in judged" :key="one.finding.code" :finding="plain(one)">
       <button
         v-if="one.mend && !disabled"
         type="button"

@@ -257,6 +257,7 @@ function down(at: number) {
 <style scoped>
 table {
   border-collapse: collapse;
+  table-layout: fixed;
   margin-bottom: 10px;
   width: 100%;
 }
@@ -280,7 +281,11 @@ td {
 }
 
 .grams {
-  width: 96px;
+  width: 100px;
+}
+
+th.air {
+  text-align: center;
 }
 
 .grams :deep(input) {
@@ -339,13 +344,13 @@ tr:hover .stage::placeholder,
 }
 
 .brings {
-  min-width: 132px;
+  width: 116px;
 }
 
 .percent {
   text-align: right;
   white-space: nowrap;
-  width: 84px;
+  width: 88px;
 }
 
 .mark {
@@ -357,7 +362,8 @@ tr:hover .stage::placeholder,
 }
 
 .air {
-  width: 70px;
+  white-space: nowrap;
+  width: 72px;
 }
 
 .air :deep(input) {
@@ -367,7 +373,7 @@ tr:hover .stage::placeholder,
 .tools {
   text-align: right;
   white-space: nowrap;
-  width: 90px;
+  width: 96px;
 }
 
 .tools .deed {

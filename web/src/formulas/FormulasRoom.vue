@@ -37,7 +37,7 @@ const { create } = useWrites('formulas')
 const id = () => props.id || formulas.value[0]?.id
 const formula = useFormula(id)
 const undo = useUndo(id, formula)
-const reading = useReading(id)
+const reading = useReading(id, () => formula.draft.value)
 const shown = computed(() => id() ?? '')
 useCommands(() => undoCommands(undo, !mayWrite.value))
 const entry = computed(() => formula.draft.value)

@@ -31,15 +31,20 @@ function lineEntryOf(line: FormulaLine): LineEntry {
 
 export const useFormula = (id: () => string | undefined) => useDraft('formulas', id, entryOf)
 
-export function useReading(id: () => string | undefined) {
+/** What is read in a formula as it is drawn up; it does not wait for the save. */
+export function useReading(id: () => string | undefined, entry: () => FormulaEntry | null) {
   return useQuery({
-    queryKey: ['worked out', 'reading', id],
+    queryKey: ['worked out', 'reading', id, entry],
     queryFn: () =>
       take<Reading>(
-        api.GET('/api/formulas/{row_id}/reading', { params: { path: { row_id: id() ?? '' } } }),
+        api.POST('/api/formulas/{row_id}/what-if', {
+          params: { path: { row_id: id() ?? '' } },
+          body: { does: '', ...(entry() as FormulaEntry) },
+        }),
       ),
-    enabled: () => Boolean(id()),
+    enabled: () => Boolean(id() && entry()),
     placeholderData: keepPreviousData,
+    retry: false,
   })
 }
 

@@ -12,7 +12,7 @@ const SAY = { wrong: 'Cannot be made', caution: 'Take care', note: 'Note' }
       <span class="level">{{ SAY[finding.severity] }}</span>
       <strong>{{ finding.message }}</strong>
     </button>
-    <p>{{ finding.remedy }}</p>
+    <p v-if="finding.remedy">{{ finding.remedy }}</p>
     <slot />
     <details>
       <summary>Why</summary>

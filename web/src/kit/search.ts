@@ -1,8 +1,16 @@
 /** Finding names: every word, in any order, in any case, with or without accents. */
 const MARKS = /\p{Diacritic}/gu
 
+/** Names are compared at every key, and there are thousands. */
+const known = new Map<string, string>()
+
 export function folded(text: string): string {
-  return text.normalize('NFD').replace(MARKS, '').toLowerCase()
+  const before = known.get(text)
+  if (before !== undefined) return before
+  const plain = text.normalize('NFD').replace(MARKS, '').toLowerCase()
+  if (known.size > 20_000) known.clear()
+  known.set(text, plain)
+  return plain
 }
 
 export function fits(name: string, query: string): boolean {

@@ -63,6 +63,7 @@ const set = (change: Partial<Keeping>) =>
 <style scoped>
 label {
   display: grid;
+  grid-column: 1 / -1;
 }
 
 fieldset {
@@ -70,7 +71,7 @@ fieldset {
   border: 0;
   display: grid;
   gap: 8px;
-  grid-template-columns: 1.2fr 1fr 1fr;
+  grid-template-columns: 1fr 1fr;
   margin: 0;
   padding: 0;
 }

@@ -178,6 +178,7 @@ header {
 
 .fields {
   display: grid;
+  align-items: end;
   gap: 6px 8px;
   grid-template-columns: 1fr 1fr;
   width: 100%;

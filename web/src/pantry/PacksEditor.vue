@@ -44,6 +44,20 @@ function price(at: number, value: number) {
         :disabled="disabled"
         @update:model-value="(name) => set(i, { name })"
       />
+      <button
+        v-if="!disabled"
+        type="button"
+        class="deed small"
+        :aria-label="`Take out ${pack.name}`"
+        @click="
+          emit(
+            'change',
+            packs.filter((_, at) => at !== i),
+          )
+        "
+      >
+        ×
+      </button>
       <NumberField
         label="holds"
         unit="g"
@@ -62,20 +76,6 @@ function price(at: number, value: number) {
         :error="errorAt(`packs.${i}.prices.0.price`)"
         @commit="(value) => value !== null && price(i, value)"
       />
-      <button
-        v-if="!disabled"
-        type="button"
-        class="deed small"
-        :aria-label="`Take out ${pack.name}`"
-        @click="
-          emit(
-            'change',
-            packs.filter((_, at) => at !== i),
-          )
-        "
-      >
-        ×
-      </button>
       <p v-if="newest(pack)" class="quiet history">
         since {{ newest(pack)?.since
         }}<template v-for="one in earlier(pack)" :key="one.since"
@@ -111,8 +111,12 @@ fieldset {
   align-items: end;
   display: grid;
   gap: 4px 6px;
-  grid-template-columns: 1fr 84px 92px auto;
+  grid-template-columns: 1fr 1fr auto;
   width: 100%;
+}
+
+.pack > :first-child {
+  grid-column: 1 / 3;
 }
 
 .history {
