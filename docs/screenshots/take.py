@@ -50,11 +50,31 @@ def formulas(page: Page) -> None:
     page.get_by_label("Grams of Egg yolk").wait_for()
 
 
+def remedy(page: Page) -> None:
+    """A ganache with too much cream, and what mends it."""
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("complementary").get_by_role("link", name="Dark ganache").click()
+    page.get_by_label("Grams of Cream, 35 %").fill("600")
+    page.get_by_label("Grams of Cream, 35 %").press("Enter")
+    page.get_by_role("region", name="Findings").wait_for()
+    page.wait_for_timeout(600)
+
+
+def compare(page: Page) -> None:
+    """Two revisions side by side."""
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("complementary").get_by_role("link", name="Dark ganache").click()
+    page.get_by_role("button", name="compare").first.click()
+    page.get_by_role("dialog").get_by_role("row", name="Set number").wait_for()
+    page.wait_for_timeout(400)
+
+
 def pantry(page: Page) -> None:
     """An ingredient open."""
     page.get_by_role("link", name="Pantry").click()
-    page.get_by_role("row", name="Egg, whole").get_by_role("link").click()
-    page.get_by_label("One weighs").wait_for()
+    page.get_by_label("Find in the pantry").fill("couverture")
+    page.get_by_role("row", name="Couverture, milk 38 %").get_by_role("link").click()
+    page.get_by_label("Melt to").wait_for()
 
 
 def molds(page: Page) -> None:
@@ -109,6 +129,8 @@ VIEWS: tuple[Callable[[Page], None], ...] = (
     building,
     pasting,
     keys,
+    remedy,
+    compare,
     sizes,
     findings,
 )

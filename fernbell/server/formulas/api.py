@@ -6,7 +6,7 @@ from uuid import UUID
 from django.http import HttpRequest
 
 from fernbell.core.errors import FormulaCircle
-from fernbell.core.formulas import refuse_circle, usual_kind
+from fernbell.core.formulas import Book, refuse_circle, usual_kind
 from fernbell.server.formulas import assemble
 from fernbell.server.formulas.models import Formula, FormulaLine
 from fernbell.server.formulas.revisions import add_revisions
@@ -133,11 +133,15 @@ def what_if(request: HttpRequest, row_id: UUID, data: FormulaIn) -> Any:
     require(request.auth, Act.READ)
     row = actions.find(request.auth, FORMULA, row_id)
     _known(request.auth, data.lines)
-    nested = [str(line.formula) for line in data.lines if line.formula]
-    book = assemble.book_for(request.auth.kitchen_id, nested)
+    _refuse_itself(request.auth, row, [str(line.formula) for line in data.lines if line.formula])
+    return assemble.what_if(request.auth, str(row.pk), data.model_dump(mode="json"))
+
+
+def _refuse_itself(member: Member, row: Row, nested: list[str]) -> None:
+    """Refuse a draft one of whose nested formulas holds the row."""
+    book = assemble.book_for(member.kitchen_id, nested) if nested else Book()
     if str(row.pk) in {one.key for one in book.formulas}:
         raise FormulaCircle((row.name, *(one.name for one in book.formulas if one.key in nested)))
-    return assemble.what_if(request.auth, str(row.pk), data.model_dump(mode="json"))
 
 
 @router.get("/{uuid:row_id}/scaled", response=list[SheetOut], operation_id="scale_formula")

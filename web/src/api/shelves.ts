@@ -62,6 +62,7 @@ function requests<K extends Kind>(kind: K) {
 
 export function useRows<K extends Kind>(kind: K, archived: MaybeRefOrGetter<boolean> = false) {
   const query = useQuery({
+    shallow: true,
     queryKey: [kind, 'list', () => toValue(archived)],
     queryFn: () => requests(kind).list(toValue(archived)),
     placeholderData: keepPreviousData,
@@ -72,6 +73,7 @@ export function useRows<K extends Kind>(kind: K, archived: MaybeRefOrGetter<bool
 
 export function useRow<K extends Kind>(kind: K, id: MaybeRefOrGetter<string | undefined>) {
   return useQuery({
+    shallow: true,
     queryKey: [kind, 'one', () => toValue(id)],
     queryFn: () => requests(kind).read(toValue(id) ?? ''),
     enabled: () => Boolean(toValue(id)),
@@ -80,6 +82,7 @@ export function useRow<K extends Kind>(kind: K, id: MaybeRefOrGetter<string | un
 
 export function useHistory(kind: Kind, id: MaybeRefOrGetter<string | undefined>) {
   return useQuery({
+    shallow: true,
     queryKey: [kind, 'history', () => toValue(id)],
     queryFn: () => requests(kind).history(toValue(id) ?? ''),
     enabled: () => Boolean(toValue(id)),

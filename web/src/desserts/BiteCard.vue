@@ -11,6 +11,7 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 const props = defineProps<{ id: string; size: string }>()
 const open = ref(false)
 const { data, error, isPending } = useQuery({
+  shallow: true,
   queryKey: ['worked out', 'bite', () => props.id, () => props.size],
   queryFn: () => {
     const params = { path: { row_id: props.id }, query: { size: props.size } }

@@ -62,6 +62,7 @@ export function useWorkedOut(draft: () => DessertEntry | null, size: () => strin
 
 export function useSheets(id: () => string, count: () => number | undefined) {
   return useQuery({
+    shallow: true,
     queryKey: ['worked out', 'sheets', id, count],
     queryFn: async () => {
       const params = { path: { row_id: id() }, query: { count: count() ?? null } }

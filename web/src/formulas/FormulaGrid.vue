@@ -99,7 +99,7 @@ function down(at: number) {
           </th>
           <th scope="col" class="air" title="Overrun: air beaten in">air, %</th>
           <th scope="col" class="brings">what it brings</th>
-          <th><span class="unseen">Actions</span></th>
+          <th class="tools"><span class="unseen">Actions</span></th>
         </tr>
       </thead>
       <tbody>
@@ -305,7 +305,8 @@ th.grams,
 
 .second {
   display: flex;
-  gap: 10px;
+  flex-wrap: wrap;
+  gap: 0 10px;
 }
 
 .measure {
@@ -327,7 +328,7 @@ th.grams,
   font-size: 13px;
   min-width: 0;
   padding: 0;
-  width: 92px;
+  width: 80px;
 }
 
 .stage::placeholder {
@@ -350,7 +351,7 @@ tr:hover .stage::placeholder,
 .percent {
   text-align: right;
   white-space: nowrap;
-  width: 88px;
+  width: 80px;
 }
 
 .mark {

@@ -7,7 +7,7 @@ import { Problem } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
 import type { ReadLine } from '../api/types'
 import { figure } from '../kit/format'
-import { fits } from '../kit/search'
+import { fitting } from '../kit/search'
 import { usePicked } from '../kit/usePicked'
 import { readLine } from './useFormula'
 
@@ -47,8 +47,9 @@ const split = computed(() => {
 const offers = computed(() => {
   const { words } = split.value
   if (!words) return []
-  return [...ingredients.value, ...formulas.value.filter((one) => one.id !== props.within)]
-    .filter((one) => fits(one.name, words))
+  const fit = fitting(words)
+  return [...ingredients.value, ...formulas.value]
+    .filter((one) => one.id !== props.within && fit(one.name))
     .sort((a, b) => a.name.length - b.name.length)
     .slice(0, 7)
 })

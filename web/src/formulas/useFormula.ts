@@ -34,6 +34,7 @@ export const useFormula = (id: () => string | undefined) => useDraft('formulas',
 /** What is read in a formula as it is drawn up; it does not wait for the save. */
 export function useReading(id: () => string | undefined, entry: () => FormulaEntry | null) {
   return useQuery({
+    shallow: true,
     queryKey: ['worked out', 'reading', id, entry],
     queryFn: () =>
       take<Reading>(
@@ -56,6 +57,7 @@ export interface Wanted {
 /** The formula's sheets for a finished mass or volume. */
 export function useScaled(id: () => string | undefined, wanted: () => Wanted | null) {
   return useQuery({
+    shallow: true,
     queryKey: ['worked out', 'scaled', id, wanted],
     queryFn: async () => {
       const { value, unit } = wanted() as Wanted
@@ -71,6 +73,7 @@ export function useScaled(id: () => string | undefined, wanted: () => Wanted | n
 /** Every save of a formula, the newest first. */
 export function useRevisions(id: () => string | undefined, revision: () => number | undefined) {
   return useQuery({
+    shallow: true,
     queryKey: ['formulas', 'revisions', id, revision],
     queryFn: () =>
       take<Revision[]>(
@@ -84,6 +87,7 @@ export function useRevisions(id: () => string | undefined, revision: () => numbe
 /** Two revisions side by side. */
 export function useComparison(id: () => string, pair: () => { before: number; after: number }) {
   return useQuery({
+    shallow: true,
     queryKey: ['worked out', 'comparison', id, pair],
     queryFn: () =>
       take<Comparison>(

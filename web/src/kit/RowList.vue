@@ -3,7 +3,7 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, ref } from 'vue'
 
-import { fits } from './search'
+import { fitting } from './search'
 
 interface Item {
   id: string
@@ -21,7 +21,10 @@ const emit = defineEmits<{ make: [name: string] }>()
 const oneOf = computed(() => `${/^[aeiou]/.test(props.noun) ? 'an' : 'a'} ${props.noun}`)
 const query = ref('')
 const making = ref<string | null>(null)
-const found = computed(() => props.items.filter((one) => fits(one.name, query.value)))
+const found = computed(() => {
+  const fit = fitting(query.value)
+  return props.items.filter((one) => fit(one.name))
+})
 /** More than anybody scrolls through: a word finds the rest. */
 const MOST = 300
 const shown = computed(() => found.value.slice(0, MOST))

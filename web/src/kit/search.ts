@@ -13,12 +13,16 @@ export function folded(text: string): string {
   return plain
 }
 
-export function fits(name: string, query: string): boolean {
-  const own = folded(name)
-  return folded(query)
-    .split(/\s+/)
-    .every((word) => own.includes(word))
+/** A test for many names: the words of the query are taken apart once. */
+export function fitting(query: string): (name: string) => boolean {
+  const words = folded(query).split(/\s+/)
+  return (name) => {
+    const own = folded(name)
+    return words.every((word) => own.includes(word))
+  }
 }
+
+export const fits = (name: string, query: string) => fitting(query)(name)
 
 /** The same for the options of a select. */
 export const fitsOption = (typed: string, option?: { label?: unknown }) =>

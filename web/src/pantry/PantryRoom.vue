@@ -8,7 +8,7 @@ import { useRows, useWrites } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
 import { figure } from '../kit/format'
 import RowList from '../kit/RowList.vue'
-import { fits } from '../kit/search'
+import { fitting } from '../kit/search'
 import { useCommands } from '../shell/commands'
 import { useSession } from '../shell/session'
 import IngredientEditor from './IngredientEditor.vue'
@@ -36,7 +36,10 @@ async function make(name: string) {
 }
 const query = ref('')
 const MOST = 80
-const found = computed(() => rows.value.filter((row) => fits(row.name, query.value)))
+const found = computed(() => {
+  const fit = fitting(query.value)
+  return rows.value.filter((row) => fit(row.name))
+})
 /** The chosen one is always among them. */
 const shown = computed(() => {
   const first = found.value.slice(0, MOST)

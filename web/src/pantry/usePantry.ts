@@ -6,6 +6,7 @@ import type { Vocabulary } from '../api/types'
 
 export function useVocabulary() {
   return useQuery({
+    shallow: true,
     queryKey: ['vocabulary'],
     queryFn: () => take<Vocabulary>(api.GET('/api/ingredients/vocabulary')),
     staleTime: Infinity,
