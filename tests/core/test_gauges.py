@@ -324,3 +324,12 @@ def test_every_window_names_a_reading_that_exists_and_says_why() -> None:
         for code, window in windows.items():
             assert code in codes, (kind, code)
             assert window.why.endswith(".")
+
+
+def test_the_demo_formulas_are_free_of_findings_and_nothing_of_them_is_unknown() -> None:
+    own = demo_book()
+    for one in FORMULAS:
+        made = characterize(own, one.slug, one.kind, one.method)
+        assert [found.finding.message for found in made.judged] == [], one.slug
+        assert all(one.working or one.refusal for one in made.gauges), one.slug
+        assert made.declared.unknown == ()

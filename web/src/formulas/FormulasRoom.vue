@@ -240,7 +240,12 @@ header {
 
 .choice {
   display: grid;
-  width: 128px;
+  width: 138px;
+}
+
+.choice :deep(.ant-select) {
+  min-width: 0;
+  width: 100%;
 }
 
 @media (max-width: 1100px) {

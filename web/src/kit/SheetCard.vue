@@ -54,7 +54,7 @@ const pieces = (list: [string, number][]) =>
           <td>
             {{ line.name }}
             <span v-if="line.formula" class="quiet">(its own sheet)</span>
-            <span v-if="line.stage" class="quiet">at {{ line.stage }}</span>
+            <span v-if="line.stage" class="quiet">{{ ` at ${line.stage}` }}</span>
             <span v-if="line.overrun_percent" class="quiet">
               whipped to {{ figure(line.overrun_percent, 0) }} % overrun
             </span>

@@ -100,9 +100,9 @@ function annotate() {
     </label>
     <PairsEditor
       :pairs="(entry.states ?? []).map(({ name, density_g_ml: value }) => ({ name, value }))"
-      legend="A cup of it prepared"
-      name-label="Sifted, chopped, packed …"
-      value-label="g/ml"
+      legend="A cup of it sifted, chopped, packed"
+      name-label="How"
+      value-label="Density"
       unit="g/ml"
       :step="0.01"
       :blank="{ name: 'sifted', value: 0.5 }"

@@ -1,11 +1,11 @@
 """Interval cups: elderflower cream, oat crumb, rhubarb jelly."""
 
 from fernbell.server.demo.formulas.entry import (
+    SOAK,
     DemoFormula,
     chill,
     line,
     losses,
-    rest,
     step,
 )
 
@@ -24,7 +24,7 @@ CUPS = (
             line("lemon-zest", 3, "warm"),
         ),
         (
-            step("soak", "Soak the leaves in cold water; squeeze.", 8, wait=rest(5, 15)),
+            SOAK,
             step(
                 "warm",
                 "Warm a third of the cream with zest; gelatin in; rest of the cream, milk "
@@ -69,7 +69,7 @@ CUPS = (
             line("leaf-gelatin", 7, "soak"),
         ),
         (
-            step("soak", "Soak the leaves in cold water; squeeze.", 8, wait=rest(5, 15)),
+            SOAK,
             step("warm", "Warm half the purée with the sugar; gelatin in.", 60),
             step(
                 "cold",

@@ -87,3 +87,5 @@ def freeze(least: float, most: float | None = None, *, placed: bool = True) -> W
 BURNS = "Hot sugar: sleeves down, cold water at hand, nobody behind you."
 EGG = "Lightly cooked egg: use pasteurized, or hold the temperature. Local codes go first."
 COOLING = "Cool fast and thin: 57 to 21 °C within 2 h, to 5 °C within 6 h in all."
+BLOOM = step("bloom", "Bloom the gelatin in the water.", 4, wait=rest(10, 30))
+SOAK = step("soak", "Soak the leaves in cold water; squeeze.", 8, wait=rest(5, 15))

@@ -1,12 +1,12 @@
 """Foghorn domes: sea buckthorn curd in white chocolate mousse, pumpkin-seed crisp, velvet spray."""
 
 from fernbell.server.demo.formulas.entry import (
+    BLOOM,
     DemoFormula,
     chill,
     freeze,
     line,
     losses,
-    rest,
     step,
 )
 
@@ -27,7 +27,7 @@ FOGHORN = (
             line("butter", 150, "butter"),
         ),
         (
-            step("bloom", "Bloom the gelatin in the water.", 4, wait=rest(10, 30)),
+            BLOOM,
             step(
                 "cook",
                 "Whisk all but butter and gelatin; stir over heat.",
@@ -63,7 +63,7 @@ FOGHORN = (
             line("salt", 0.8, "blend"),
         ),
         (
-            step("bloom", "Bloom the gelatin in the water.", 4, wait=rest(10, 30)),
+            BLOOM,
             step(
                 "base",
                 "Temper the yolks with the hot milk; stir; strain; gelatin in.",

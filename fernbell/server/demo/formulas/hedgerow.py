@@ -1,6 +1,7 @@
 """Hedgerow log: poppy-seed roulade, blackcurrant, bay cream, yogurt mousse, hedgerow glaze."""
 
 from fernbell.server.demo.formulas.entry import (
+    BLOOM,
     EGG,
     DemoFormula,
     by_brix,
@@ -113,7 +114,7 @@ HEDGEROW = (
             nested("bay-cream", 290, "fold"),
         ),
         (
-            step("bloom", "Bloom the gelatin in the water.", 4, wait=rest(10, 30)),
+            BLOOM,
             step(
                 "base",
                 "Melt a third of the yogurt with honey, sugar and gelatin at 55 °C; over "

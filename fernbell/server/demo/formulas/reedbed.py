@@ -1,6 +1,7 @@
 """Reedbed: toasted barley mousse, quince, malt crémeux, rye crumble base, amber glaze."""
 
 from fernbell.server.demo.formulas.entry import (
+    BLOOM,
     BURNS,
     DemoFormula,
     chill,
@@ -184,7 +185,7 @@ REEDBED = (
             line("salt", 0.6, "blend"),
         ),
         (
-            step("bloom", "Bloom the gelatin in the water.", 4, wait=rest(10, 30)),
+            BLOOM,
             step(
                 "cook",
                 "Whisk yolks and malt; temper with half the hot milk and cream; stir. "
@@ -243,7 +244,7 @@ REEDBED = (
             line("cream-35", 430, "fold", overrun=105),
         ),
         (
-            step("bloom", "Bloom the gelatin in the water.", 4, wait=rest(10, 30)),
+            BLOOM,
             step(
                 "cook",
                 "Whisk yolks with the sugar; temper with half the hot barley milk; stir; "
