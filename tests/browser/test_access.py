@@ -7,7 +7,7 @@ from typing import Any
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import come_in
+from tests.browser.conftest import come_in, enter
 
 AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"]
@@ -78,6 +78,25 @@ def pasted(page: Page) -> None:
     page.wait_for_timeout(400)
 
 
+def remedy(page: Page) -> None:
+    room("Formulas", "Dark ganache")(page)
+    enter(page, "Grams of Cream, 35 %", "600")
+    expect(page.get_by_role("region", name="Findings")).to_be_visible()
+
+
+def comparing(page: Page) -> None:
+    page.get_by_role("button", name="compare").first.click()
+    expect(page.get_by_role("dialog").get_by_role("row", name="Set number")).to_be_visible()
+    page.wait_for_timeout(400)
+
+
+def settings(page: Page) -> None:
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Ottilie Marsh").click()
+    page.get_by_role("menuitem", name="How I read figures").click()
+    page.wait_for_timeout(600)
+
+
 COMPOSING = {
     "a dessert": dessert,
     "a dessert with findings": findings,
@@ -92,9 +111,10 @@ ROOMS = {
     "the molds": room("Molds", "Ring 20"),
     "a pasted list": pasted,
 }
+WRITING = {"a remedy": remedy, "two revisions": comparing, "how one reads": settings}
 
 
-@pytest.mark.parametrize("screens", [COMPOSING, {"sheets": sheets}, ROOMS])
+@pytest.mark.parametrize("screens", [COMPOSING, {"sheets": sheets}, ROOMS, WRITING])
 def test_axe_finds_nothing(
     page: Page, demo: str, screens: dict[str, Callable[[Page], None]]
 ) -> None:

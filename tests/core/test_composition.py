@@ -5,7 +5,16 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.formulas import Book, Formula, Gauge, Line, Losses, compose, contents
+from fernbell.core.formulas import (
+    Book,
+    Formula,
+    Gauge,
+    Line,
+    Losses,
+    compose,
+    contents,
+    read_formulas,
+)
 from fernbell.core.pantry import COMPONENTS, Ingredient, MakeUp, completed
 from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.pantry import STOCKS
@@ -62,6 +71,18 @@ def test_what_cooks_off_is_water_and_the_rest_stays() -> None:
     got = read(book(formula), "mix")
     assert got["Water"].working.value == pytest.approx(100 * 50 / 160)
     assert got["Fat"].working.value == pytest.approx(100 * 35 / 160)
+
+
+# By hand: 100 g of an infusion's cream held back 0, of 120 g weighed the 20 g of syrup leave.
+def test_what_is_strained_out_leaves_with_its_make_up() -> None:
+    lines = (Line("c", 100, "cream"), Line("s", 20, "syrup", strained=True))
+    own = book(Formula("mix", "Mix", lines, losses=Losses(pan_percent=10)))
+    made = compose(own, ["mix"])["mix"]
+    assert made.mass_g == 100
+    assert made.grams["sucrose"] == 0
+    reading = read_formulas(own, ["mix"])["mix"]
+    assert (reading.batch_g, reading.finished_g) == (120, 90)
+    check(reading.finished_working)
 
 
 def test_an_unknown_make_up_leaves_unknown_and_says_whose_it_wants() -> None:

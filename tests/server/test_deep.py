@@ -252,6 +252,45 @@ def test_eggs_kept_whole_on_the_sheet(shelves: Shelves) -> None:
     assert sheet["eggs"]["cracked"] == 5
 
 
+def test_what_is_strained_out_is_paid_for_and_declared_and_does_not_arrive(
+    shelves: Shelves,
+) -> None:
+    pack = {"name": "bag", "mass_g": 1000, "prices": [{"since": "2024-01-01", "price": 10}]}
+    leaves = made(
+        shelves.client,
+        "ingredient",
+        {
+            "name": "Tea",
+            "make_up": WHOLE | {"fiber": 100},
+            "allergens": ["celery"],
+            "packs": [pack],
+        },
+    )
+    change(
+        shelves,
+        "ingredient",
+        shelves.ingredient,
+        make_up=WHOLE | {"water": 60, "milk_fat": 40},
+        packs=[pack],
+    )
+    lines = [
+        {"key": "c", "mass_g": 200, "ingredient": shelves.ingredient["id"]},
+        {"key": "t", "mass_g": 50, "ingredient": leaves["id"], "strained": True},
+    ]
+    own = made(
+        shelves.client,
+        "formula",
+        {"name": "Infusion", "lines": lines, "losses": {"pan_percent": 0}},
+    )
+    read = shelves.client.get(f"/api/formulas/{own['id']}/reading").json()
+    assert (read["batch_g"], read["finished_g"]) == (250, 200)
+    found = gauges(shelves.client, own)
+    assert found["water"]["working"]["value"] == pytest.approx(60)
+    # 0.25 kg at 10 for 200 g that arrive.
+    assert found["cost"]["working"]["value"] == pytest.approx(1.25)
+    assert "celery" in read["declared"]["contains"]
+
+
 class TestRevisions:
     def revisions(self, shelves: Shelves) -> list[dict[str, Any]]:
         path = f"/api/formulas/{shelves.formula['id']}/revisions"

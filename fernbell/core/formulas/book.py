@@ -16,7 +16,8 @@ from fernbell.core.pantry import Ingredient
 class Line:
     """One line: so many grams of an ingredient, or of another formula as finished.
 
-    `stage` names the step it goes in at ('boil', 'fold').
+    `stage` names the step it goes in at ('boil', 'fold'); `strained` says that it is taken out
+    again, like the leaves of an infusion: it is weighed and paid for, and does not arrive.
     """
 
     key: str
@@ -25,6 +26,7 @@ class Line:
     formula: str | None = None
     overrun_percent: float = 0.0
     stage: str = ""
+    strained: bool = False
 
     def __post_init__(self) -> None:
         check_range("mass_g", self.mass_g)
@@ -66,7 +68,8 @@ class CookedTo:
 class Losses:
     """What does not arrive: boiled or baked off, left in the pan, tasted.
 
-    Cooking is a share of what was weighed; pan and tasting are shares of what is then left.
+    Cooking is a share of what was weighed and not strained out; pan and tasting, with what a
+    strained line holds back, are shares of what is then left.
     Where `cooked_to` says until when, the share follows from it, and `cooking_percent` only
     stands in while it cannot be worked out.
     """

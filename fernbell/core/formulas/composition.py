@@ -145,7 +145,7 @@ def gather(book: Book, formula: Formula, made: Mapping[str, Composition]) -> Raw
     batch = 0.0
     for line in formula.lines:
         mass = line.mass_g
-        if not mass:
+        if not mass or line.strained:
             continue
         batch += mass
         shares = shares_of(book, line, made)

@@ -130,7 +130,8 @@ def _bringing(book: Book, formula: Formula, made: Made, drivers: tuple[str, ...]
         known = shares_of(book, line, made).known
         return line.mass_g * sum(share for name, share in known if name in drivers)
 
-    best = max(formula.lines, key=brings, default=None)
+    kept = (line for line in formula.lines if not line.strained)
+    best = max(kept, key=brings, default=None)
     return best if best and brings(best) > 0 else None
 
 

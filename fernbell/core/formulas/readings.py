@@ -133,10 +133,11 @@ def read_formulas(book: Book, keys: Iterable[str]) -> dict[str, FormulaReading]:
     readings: dict[str, FormulaReading] = {}
     for key in building_order(book, keys):
         formula = book.formula(key)
-        bodies = tuple([_line_body(book, line, readings) for line in formula.lines])
+        kept = [line for line in formula.lines if not line.strained]
+        bodies = tuple([_line_body(book, line, readings) for line in kept])
         missing: tuple[str, ...] = ()
         if None in bodies:
-            pairs = zip(formula.lines, bodies, strict=True)
+            pairs = zip(kept, bodies, strict=True)
             missing = tuple(book.line_name(line) for line, body in pairs if body is None)
         readings[key] = _read(formula, bodies, missing)
     return readings
@@ -148,7 +149,8 @@ def _read(
     formula: Formula, bodies: tuple[Body | None, ...], missing: tuple[str, ...]
 ) -> FormulaReading:
     batch = sum(line.mass_g for line in formula.lines)
-    finished = batch * finished_share(formula.losses)
+    strained = sum(line.mass_g for line in formula.lines if line.strained)
+    finished = (batch - strained) * finished_share(formula.losses)
     body = _cooked(formula, [one for one in bodies if one is not None]) if not missing else None
     density = formula.measured_density_g_ml or (body.density_g_ml if body else None)
     return FormulaReading(
@@ -159,7 +161,7 @@ def _read(
         body=_as_measured(body, density),
         density_g_ml=density,
         without_density=() if density else missing,
-        finished_working=_finished_working(formula, batch, finished),
+        finished_working=_finished_working(formula, batch, strained, finished),
         density_working=_density_working(formula, body, density),
     )
 
@@ -209,24 +211,33 @@ def _percents(formula: Formula, batch_g: float) -> tuple[float | None, ...]:
     return tuple(100 * line.mass_g / base if base else None for line in formula.lines)
 
 
-def _finished_working(formula: Formula, batch: float, finished: float) -> Working:
+def _finished_working(formula: Formula, batch: float, strained: float, finished: float) -> Working:
     losses = formula.losses
     pan, tasting = losses.pan_percent, losses.tasting_percent
+    cooked = 1 - losses.cooking_percent / 100
+    kept = "(weighed − strained out)" if strained else "weighed"
     return Working(
         figure=f"{formula.name}, finished",
         value=finished,
         unit="g",
         given=(
             Given("weighed", batch, "g"),
+            *((Given("strained out", strained, "g"),) if strained else ()),
             Given("lost in cooking", losses.cooking_percent, "%"),
             Given("left in the pan", pan, "%"),
             Given("tasted", tasting, "%"),
         ),
-        rule="finished = weighed × (1 − cooking) × (1 − pan − tasting)",
-        arithmetic=f"{figure_text(batch)} × {figure_text(1 - losses.cooking_percent / 100)} × "
+        rule=f"finished = {kept} × (1 − cooking) × (1 − pan − tasting)",
+        arithmetic=f"{_kept_text(batch, strained)} × {figure_text(cooked)} × "
         f"{figure_text(1 - (pan + tasting) / 100)} = {figure_text(finished)} g",
         source=MASS_BALANCE + "; the losses are set on the formula",
     )
+
+
+def _kept_text(batch: float, strained: float) -> str:
+    if not strained:
+        return figure_text(batch)
+    return f"({figure_text(batch)} − {figure_text(strained)})"
 
 
 def _density_working(formula: Formula, body: Body | None, density: float | None) -> Working | None:

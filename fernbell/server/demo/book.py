@@ -21,6 +21,7 @@ def _formula(one: DemoFormula) -> Formula:
             formula=line.of if line.nested else None,
             overrun_percent=line.overrun_percent,
             stage=line.stage,
+            strained=line.strained,
         )
         for number, line in enumerate(one.lines)
     )

@@ -74,6 +74,7 @@ def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str,
         "mass_g": line.mass_g,
         "overrun_percent": line.overrun_percent,
         "stage": line.stage,
+        "strained": line.strained,
         "formula": formulas[line.of] if line.nested else None,
         "ingredient": None if line.nested else keys[line.of],
     }

@@ -60,6 +60,7 @@ def _line(row: Formula, place: int, line: LineIn) -> FormulaLine:
         mass_g=line.mass_g,
         overrun_percent=line.overrun_percent,
         stage=line.stage,
+        strained=line.strained,
         ingredient_id=line.ingredient,
         nested_id=line.formula,
     )
@@ -89,6 +90,7 @@ def snapshot(row: Row) -> Snapshot:
             "mass_g": line.mass_g,
             "overrun_percent": line.overrun_percent,
             "stage": line.stage,
+            "strained": line.strained,
             "ingredient": str(line.ingredient_id) if line.ingredient_id else None,
             "formula": str(line.nested_id) if line.nested_id else None,
         }

@@ -69,7 +69,7 @@ WITH RECURSIVE needed(id) AS (
 )
 SELECT f.id::text, f.name, f.base_lines, f.losses, f.gas_kept, f.measured_density_g_ml,
        f.whole_eggs, jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
-       l.key, l.mass_g, l.overrun_percent, l.stage, l.nested_id::text,
+       l.key, l.mass_g, l.overrun_percent, l.stage, l.strained, l.nested_id::text,
        i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces, i.egg,
        CASE WHEN asked.made_up THEN i.make_up END, k.altitude_m,
        CASE WHEN %s THEN i.states END, CASE WHEN %s THEN i.allergens END,
@@ -82,7 +82,7 @@ LEFT JOIN formulas_formulaline l ON l.formula_id = f.id
 LEFT JOIN pantry_ingredient i ON i.id = l.ingredient_id
 ORDER BY f.id, l.position
 """
-_LINE, _INGREDIENT, _ALTITUDE = 8, 13, 21
+_LINE, _INGREDIENT, _ALTITUDE = 8, 14, 22
 
 
 def book_for(kitchen: UUID, formulas: Iterable[str], *, whole: bool = False) -> Book:
@@ -104,8 +104,8 @@ def book_for(kitchen: UUID, formulas: Iterable[str], *, whole: bool = False) -> 
         heads[key] = row
         own = lines.setdefault(key, [])
         if row[_LINE] is not None:
-            line_key, mass, overrun, stage, nested = row[_LINE:_INGREDIENT]
-            own.append(Line(line_key, mass, ingredient, nested, overrun, stage))
+            line_key, mass, overrun, stage, strained, nested = row[_LINE:_INGREDIENT]
+            own.append(Line(line_key, mass, ingredient, nested, overrun, stage, strained))
         if ingredient is not None and ingredient not in ingredients:
             ingredients[ingredient] = _ingredient(row[_INGREDIENT:])
     book = Book(
@@ -191,6 +191,7 @@ def drafted(member: Member, then: dict[str, Any]) -> tuple[Book, Formula, Charac
             one["formula"],
             one["overrun_percent"],
             one.get("stage", ""),
+            one.get("strained", False),
         )
         for one in then["lines"]
     )

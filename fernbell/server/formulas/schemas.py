@@ -39,6 +39,7 @@ class LineIn(Entry):
     mass_g: float
     overrun_percent: float = 0
     stage: Short = ""
+    strained: bool = False
     ingredient: UUID | None = None
     formula: UUID | None = None
 
@@ -109,6 +110,7 @@ class LineOut(Schema):
     mass_g: float
     overrun_percent: float
     stage: str
+    strained: bool
     ingredient: UUID | None
     formula: UUID | None
     name: str

@@ -2175,6 +2175,11 @@ export interface components {
              * @default
              */
             stage: string;
+            /**
+             * Strained
+             * @default false
+             */
+            strained: boolean;
         };
         /**
          * LineOut
@@ -2195,6 +2200,8 @@ export interface components {
             overrun_percent: number;
             /** Stage */
             stage: string;
+            /** Strained */
+            strained: boolean;
         };
         /**
          * LinePair
@@ -2212,7 +2219,8 @@ export interface components {
          * Losses
          * @description What does not arrive: boiled or baked off, left in the pan, tasted.
          *
-         *     Cooking is a share of what was weighed; pan and tasting are shares of what is then left.
+         *     Cooking is a share of what was weighed and not strained out; pan and tasting, with what a
+         *     strained line holds back, are shares of what is then left.
          *     Where `cooked_to` says until when, the share follows from it, and `cooking_percent` only
          *     stands in while it cannot be worked out.
          */

@@ -55,7 +55,9 @@ function remove(key: string) {
 
 function add(typed: TypedResult) {
   const key = crypto.randomUUID().slice(0, 8)
-  emit('change', { lines: [...lines.value, { key, overrun_percent: 0, stage: '', ...typed }] })
+  emit('change', {
+    lines: [...lines.value, { key, overrun_percent: 0, stage: '', strained: false, ...typed }],
+  })
 }
 
 function addAll(more: LineEntry[]) {
@@ -141,6 +143,18 @@ function down(at: number) {
                 :aria-label="`At which step ${nameOf(line)} goes in`"
                 @change="(e) => set(line.key, { stage: (e.target as HTMLInputElement).value })"
               />
+              <button
+                v-if="line.strained || !disabled"
+                type="button"
+                :class="['strained', { on: line.strained }]"
+                :aria-pressed="line.strained"
+                :aria-label="`${nameOf(line)} is strained out`"
+                title="Weighed and paid for, but taken out again: it does not arrive"
+                :disabled="disabled"
+                @click="set(line.key, { strained: !line.strained })"
+              >
+                {{ line.strained ? 'strained out' : 'strain' }}
+              </button>
             </span>
             <p v-for="field in ['ingredient', 'formula']" :key="field" class="wrong">
               {{ errorAt(`lines.${i}.${field}`) }}
@@ -318,6 +332,27 @@ th.grams,
   font-size: 13px;
   padding: 0;
   white-space: nowrap;
+}
+
+.strained {
+  background: none;
+  border: 0;
+  color: var(--muted);
+  cursor: pointer;
+  font-size: 13px;
+  opacity: 0;
+  padding: 0;
+}
+
+.strained.on,
+.strained:focus-visible,
+tr:hover .strained {
+  opacity: 1;
+}
+
+.strained.on {
+  color: var(--frost-text);
+  text-decoration: underline;
 }
 
 .stage {

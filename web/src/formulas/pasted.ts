@@ -49,6 +49,7 @@ export function linesOf(
         mass_g: Math.round(line.mass_g * 100) / 100,
         overrun_percent: 0,
         stage: '',
+        strained: false,
         ingredient: match?.is_formula ? null : (ingredient ?? null),
         formula: match?.is_formula ? match.id : null,
       },

@@ -142,8 +142,24 @@ const entry: FormulaEntry = {
   method: [],
   whole_eggs: false,
   lines: [
-    { key: 'a', mass_g: 9, overrun_percent: 0, stage: '', ingredient: 'i', formula: null },
-    { key: 'b', mass_g: 300, overrun_percent: 0, stage: '', ingredient: 'j', formula: null },
+    {
+      key: 'a',
+      mass_g: 9,
+      overrun_percent: 0,
+      stage: '',
+      strained: false,
+      ingredient: 'i',
+      formula: null,
+    },
+    {
+      key: 'b',
+      mass_g: 300,
+      overrun_percent: 0,
+      stage: '',
+      strained: false,
+      ingredient: 'j',
+      formula: null,
+    },
   ],
 }
 const judged = (mend: Partial<NonNullable<Judged['mend']>>): Judged => ({

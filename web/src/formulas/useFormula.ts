@@ -25,8 +25,8 @@ export function entryOf(row: Formula): FormulaEntry {
 }
 
 function lineEntryOf(line: FormulaLine): LineEntry {
-  const { key, mass_g, overrun_percent, stage, ingredient, formula } = line
-  return { key, mass_g, overrun_percent, stage, ingredient, formula }
+  const { key, mass_g, overrun_percent, stage, strained, ingredient, formula } = line
+  return { key, mass_g, overrun_percent, stage, strained, ingredient, formula }
 }
 
 export const useFormula = (id: () => string | undefined) => useDraft('formulas', id, entryOf)

@@ -156,12 +156,21 @@ const entry: FormulaEntry = {
   method: [],
   whole_eggs: false,
   lines: [
-    { key: 'a', mass_g: 320, overrun_percent: 0, stage: '', ingredient: null, formula: 'f-milk' },
+    {
+      key: 'a',
+      mass_g: 320,
+      overrun_percent: 0,
+      stage: '',
+      strained: false,
+      ingredient: null,
+      formula: 'f-milk',
+    },
     {
       key: 'b',
       mass_g: 430,
       overrun_percent: 105,
       stage: '',
+      strained: false,
       ingredient: 'i-cream',
       formula: null,
     },

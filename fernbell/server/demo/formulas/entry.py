@@ -15,6 +15,7 @@ class DemoLine:
     overrun_percent: float = 0.0
     nested: bool = False
     stage: str = ""
+    strained: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,6 +37,11 @@ class DemoFormula:
 def line(of: str, mass_g: float, stage: str = "", *, overrun: float = 0.0) -> DemoLine:
     """A line of an ingredient."""
     return DemoLine(of, mass_g, overrun, stage=stage)
+
+
+def infused(of: str, mass_g: float, stage: str = "") -> DemoLine:
+    """A line that is strained out again."""
+    return DemoLine(of, mass_g, stage=stage, strained=True)
 
 
 def nested(of: str, mass_g: float, stage: str = "") -> DemoLine:

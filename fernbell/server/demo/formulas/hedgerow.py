@@ -7,6 +7,7 @@ from fernbell.server.demo.formulas.entry import (
     by_brix,
     chill,
     freeze,
+    infused,
     line,
     losses,
     nested,
@@ -90,7 +91,7 @@ HEDGEROW = (
         "Bay cream",
         "preparation",
         "leaf",
-        (line("cream-35", 300, "infuse"), line("bay", 2.4, "infuse")),
+        (line("cream-35", 300, "infuse"), infused("bay", 2.4, "infuse")),
         (
             step("infuse", "Bring the cream up with torn leaves; cover.", 80, wait=rest(20, 40)),
             step("strain", "Strain, press, chill.", 4, tool="sieve", wait=chill(120, 1440)),

@@ -7,6 +7,7 @@ from fernbell.server.demo.formulas.entry import (
     chill,
     cooked_to,
     freeze,
+    infused,
     line,
     losses,
     nested,
@@ -208,7 +209,7 @@ REEDBED = (
         "Toasted barley milk",
         "preparation",
         "barley",
-        (line("milk", 700, "infuse"), line("barley", 90, "toast"), line("salt", 1, "infuse")),
+        (line("milk", 700, "infuse"), infused("barley", 90, "toast"), line("salt", 1, "infuse")),
         (
             step(
                 "toast",
@@ -226,7 +227,7 @@ REEDBED = (
             ),
             step("strain", "Strain and press.", tool="sieve"),
         ),
-        losses(23, 2),
+        losses(1, 12),
         measured_density_g_ml=1.03,
     ),
     DemoFormula(

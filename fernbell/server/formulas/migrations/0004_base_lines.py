@@ -1,4 +1,4 @@
-"""Percentages may refer to several lines together."""
+"""Percentages may refer to several lines together; a line may be strained out again."""
 
 from django.db import migrations, models
 
@@ -17,4 +17,5 @@ class Migration(migrations.Migration):
         migrations.AddField("formula", "base_lines", models.JSONField(default=list)),
         migrations.RunPython(carry_over, migrations.RunPython.noop),
         migrations.RemoveField("formula", "base_line"),
+        migrations.AddField("formulaline", "strained", models.BooleanField(default=False)),
     ]
