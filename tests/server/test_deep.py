@@ -8,7 +8,7 @@ from django.test import Client
 from pytest_django import DjangoAssertNumQueries
 
 from fernbell.core.pantry import COMPONENTS
-from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.models import Change, Member
 from tests.server.api import Shelves, entry_of, made, post, put, stocked
 
 
@@ -80,6 +80,8 @@ def test_altitude_is_the_kitchens_and_only_the_chef_sets_it(
     low = gauges(shelves.client, own)
     answer = put(shelves.client, "/api/members/kitchen", facts)
     assert answer.json()["person"]["kitchen"]["currency"] == "CHF"
+    (logged,) = Change.objects.filter(kind="kitchen")
+    assert logged.fields == {"altitude_m": [0, 1500], "currency": ["EUR", "CHF"]}
     high = gauges(shelves.client, own)
     assert high["boils"]["working"]["value"] == pytest.approx(118, abs=0.1)
     assert high["water"]["working"]["value"] < low["water"]["working"]["value"]

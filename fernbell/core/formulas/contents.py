@@ -15,6 +15,7 @@ READINGS: Mapping[str, tuple[str, ...]] = {
     "Sugars": SUGARS,
     "Milk fat": ("milk_fat",),
     "Cocoa butter": ("cocoa_butter",),
+    "Other fat": ("other_fat",),
     "Cocoa solids, fat-free": ("cocoa_solids",),
     "Glucose-syrup solids": ("glucose_syrup_solids",),
     "Protein": ("protein",),

@@ -7,7 +7,7 @@ from django.http import HttpRequest
 
 from fernbell.core.errors import FormulaCircle
 from fernbell.core.formulas import Book, refuse_circle, usual_kind
-from fernbell.server.formulas import assemble
+from fernbell.server.formulas import assemble, entering
 from fernbell.server.formulas.models import Formula, FormulaLine
 from fernbell.server.formulas.revisions import add_revisions
 from fernbell.server.formulas.schemas import (
@@ -112,14 +112,14 @@ add_revisions(router, FORMULA)
 def read_line(request: HttpRequest, data: TypedLine) -> Any:
     """What '250 g cream' means in this kitchen; nothing is changed."""
     require(request.auth, Act.READ)
-    return assemble.read_line(request.auth, data)
+    return entering.read_line(request.auth, data)
 
 
 @router.post("/read-list", response=list[PastedLine], operation_id="read_list")
 def read_pasted(request: HttpRequest, data: PastedIn) -> Any:
     """What a pasted list means in this kitchen, line by line; nothing is changed."""
     require(request.auth, Act.READ)
-    return assemble.read_pasted(request.auth, data)
+    return entering.read_pasted(request.auth, data)
 
 
 @router.get("/{uuid:row_id}/reading", response=ReadingOut, operation_id="read_formula_figures")

@@ -7,7 +7,7 @@ from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
 from django.db import connection, transaction
 
-from fernbell.server.kitchens.models import Kitchen, Member, Role
+from fernbell.server.kitchens.models import Change, Kitchen, Member, Role
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.schemas import FirstChef, KitchenIn, MemberIn, Preferences
 from fernbell.server.kitchens.starter import stock
@@ -92,8 +92,20 @@ def prefer(member: Member, data: Preferences) -> None:
 def describe_kitchen(by: Member, data: KitchenIn) -> None:
     """Where the kitchen stands and what it pays in."""
     require(by, Act.STAFF)
-    Kitchen.objects.filter(pk=by.kitchen_id).update(
-        altitude_m=data.altitude_m, currency=data.currency
+    row = Kitchen.objects.select_for_update().get(pk=by.kitchen_id)
+    facts = data.model_dump()
+    moved = {
+        key: [getattr(row, key), now] for key, now in facts.items() if getattr(row, key) != now
+    }
+    Kitchen.objects.filter(pk=row.pk).update(**facts)
+    Change.objects.create(
+        kitchen=row,
+        user=by.user,
+        kind="kitchen",
+        row=row.pk,
+        revision=0,
+        action="changed",
+        fields=moved,
     )
 
 

@@ -6,10 +6,10 @@ import type { FormulaEntry, Reading } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
-import { useWorking } from '../kit/working'
 import { useCommands } from '../shell/commands'
 import BringsLegend from './BringsLegend.vue'
 import LineBrings from './LineBrings.vue'
+import LineFacts from './LineFacts.vue'
 import TypedLine, { type TypedResult } from './TypedLine.vue'
 import type { LineEntry } from './useFormula'
 
@@ -29,7 +29,6 @@ useCommands(() =>
     ? []
     : [{ name: 'Paste a list of lines', keys: 'p', run: () => (pasting.value = { text: '' }) }],
 )
-const { show } = useWorking()
 /** Names of the method's steps, to say at which one a line goes in. */
 const stages = computed(() => [
   ...new Set((props.entry.method ?? []).flatMap((step) => step.stage || [])),
@@ -122,40 +121,14 @@ function down(at: number) {
               nameOf(line)
             }}</RouterLink>
             <template v-else>{{ nameOf(line) }}</template>
-            <span class="second">
-              <button
-                v-if="reading?.kitchen[i]"
-                type="button"
-                class="measure"
-                :title="`How ${reading.kitchen[i]?.text} comes about`"
-                @click="show(reading.kitchen[i]!.working)"
-              >
-                {{ reading.kitchen[i]?.text }}
-              </button>
-              <input
-                v-if="!disabled || line.stage"
-                class="stage"
-                :value="line.stage"
-                :list="`${id}-stages`"
-                :disabled="disabled"
-                maxlength="40"
-                placeholder="goes in at …"
-                :aria-label="`At which step ${nameOf(line)} goes in`"
-                @change="(e) => set(line.key, { stage: (e.target as HTMLInputElement).value })"
-              />
-              <button
-                v-if="line.strained || !disabled"
-                type="button"
-                :class="['strained', { on: line.strained }]"
-                :aria-pressed="line.strained"
-                :aria-label="`${nameOf(line)} is strained out`"
-                title="Weighed and paid for, but taken out again: it does not arrive"
-                :disabled="disabled"
-                @click="set(line.key, { strained: !line.strained })"
-              >
-                {{ line.strained ? 'strained out' : 'strain' }}
-              </button>
-            </span>
+            <LineFacts
+              :line="line"
+              :name="nameOf(line)"
+              :kitchen="reading?.kitchen[i]"
+              :stages="`${id}-stages`"
+              :disabled="disabled"
+              @change="(change) => set(line.key, change)"
+            />
             <p v-for="field in ['ingredient', 'formula']" :key="field" class="wrong">
               {{ errorAt(`lines.${i}.${field}`) }}
             </p>
@@ -315,68 +288,6 @@ th.grams,
 
 .total {
   font-size: 17px;
-}
-
-.second {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 10px;
-}
-
-.measure {
-  background: none;
-  border: 0;
-  border-bottom: 1px dotted var(--leaf-strong);
-  color: var(--muted);
-  cursor: help;
-  font-size: 13px;
-  padding: 0;
-  white-space: nowrap;
-}
-
-.strained {
-  background: none;
-  border: 0;
-  color: var(--muted);
-  cursor: pointer;
-  font-size: 13px;
-  opacity: 0;
-  padding: 0;
-}
-
-.strained.on,
-.strained:focus-visible,
-tr:hover .strained {
-  opacity: 1;
-}
-
-.strained.on {
-  color: var(--frost-text);
-  text-decoration: underline;
-}
-
-.stage {
-  background: none;
-  border: 0;
-  border-bottom: 1px solid transparent;
-  color: var(--bronze-text);
-  font-size: 13px;
-  min-width: 0;
-  padding: 0;
-  width: 80px;
-}
-
-.stage::placeholder {
-  color: transparent;
-}
-
-tr:hover .stage::placeholder,
-.stage:focus::placeholder {
-  color: var(--muted);
-}
-
-.stage:focus {
-  border-bottom-color: var(--bronze);
 }
 
 .brings {
