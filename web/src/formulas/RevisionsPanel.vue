@@ -31,6 +31,11 @@ function rename(one: Revision) {
   typed.value = one.name
 }
 
+/** Once: leaving the field after Enter, or after Escape, says nothing more. */
+function named(one: Revision) {
+  if (naming.value === one.revision) void mark(one, { name: typed.value })
+}
+
 async function mark(one: Revision, change: { name?: string; good?: boolean }) {
   naming.value = null
   refusal.value = ''
@@ -69,9 +74,8 @@ async function mark(one: Revision, change: { name?: string; good?: boolean }) {
             v-if="naming === one.revision"
             v-model="typed"
             label="Name of the revision"
-            bare
-            @focusout="mark(one, { name: typed })"
-            @keydown.enter="mark(one, { name: typed })"
+            @focusout="named(one)"
+            @keydown.enter="named(one)"
             @keydown.esc="naming = null"
           />
           <template v-else>
