@@ -42,6 +42,8 @@ def grams(text: str, own: Ingredient = WATER, system: System = System.METRIC) ->
         ("1 tbsp water", System.METRIC, 15),
         ("1 fl oz water", System.US, 29.5735),
         ("1 fl oz water", System.IMPERIAL, 28.4131),
+        ("1 us fl oz water", System.IMPERIAL, 29.5735),
+        ("2 imperial fl oz water", System.US, 56.8261),
         ("1 us cup water", System.AUSTRALIAN, 236.588),
         ("1 imperial cup water", System.US, 284.131),
         ("1 1/2 cups + 2 tbsp + 1 tsp water", System.US, 389.385),

@@ -9,6 +9,7 @@ from fernbell.core.formulas.gauge import Gauge, Section
 from fernbell.core.heat import (
     FREEZING_SOURCE,
     SYRUP_SOURCE,
+    WATER_G_MOL,
     Solution,
     boils_at,
     crystallizing,
@@ -103,7 +104,7 @@ def _given(own: Solution) -> tuple[Given, ...]:
 
 def _activity(made: Composition, own: Solution) -> Working:
     value = water_activity(own)
-    water, moles = own.water_g / 18.015, own.moles
+    water, moles = own.water_g / WATER_G_MOL, own.moles
     total = water + moles
     return Working(
         figure=f"Water activity of {made.name}",

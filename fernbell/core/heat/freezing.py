@@ -1,5 +1,7 @@
 """Where a solution begins to freeze, and how much of its water is ice at a temperature."""
 
+from scipy.optimize import brentq
+
 from fernbell.core.errors import check_range
 from fernbell.core.heat.solutions import Solution, water_activity, water_at
 from fernbell.core.heat.steam import ice_activity
@@ -22,18 +24,11 @@ def freezing_point(own: Solution) -> float:
     Raises:
         OutOfRange: no water, or so strong that it would not freeze above -40 °C.
     Source:
-        Norrish activity = p(ice) / p(water), by bisection.
+        Norrish activity = p(ice) / p(water), by a bracketing root finder (scipy brentq).
     """
     activity = water_activity(own)
     check_range("water_activity", activity, least=ice_activity(COLDEST_C), most=1)
-    low, high = COLDEST_C, 0.0
-    for _ in range(50):
-        middle = (low + high) / 2
-        if ice_activity(middle) < activity:
-            low = middle
-        else:
-            high = middle
-    return high
+    return float(brentq(lambda t: ice_activity(t) - activity, COLDEST_C, 0.0, xtol=1e-9))
 
 
 def ice_share(own: Solution, temperature_c: float) -> float:

@@ -5,6 +5,8 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from itertools import pairwise
 
+from scipy.optimize import brentq
+
 from fernbell.core.errors import CoreError, OutOfRange, check_range
 
 WATER_G_MOL = 18.015
@@ -83,10 +85,8 @@ class Solution:
 
     def __post_init__(self) -> None:
         check_range("water_g", self.water_g, most=1e9)
-        for solute, mass in self.dissolved:
+        for _, mass in self.dissolved:
             check_range("dissolved_g", mass, most=1e9)
-            if mass and solute.molar_g <= 0:
-                raise CoreError("molar_g", solute.molar_g, "more than 0")
 
     @property
     def solids_g(self) -> float:
@@ -162,20 +162,14 @@ def water_at(own: Solution, activity: float) -> float:
     Raises:
         OutOfRange: an activity outside that range.
     Source:
-        bisection of Norrish, which falls steadily as water leaves.
+        inverse of Norrish, which falls steadily as water leaves (scipy brentq).
     """
     check_range("water_activity", activity, least=0.3, most=1 - 1e-9)
     moles, pull = own.moles, own.pull
     if moles == 0:
         return 0.0
-    low, high = 0.0, WATER_G_MOL * (moles + pull) * (2 / (1 - activity) + 2)
-    for _ in range(60):
-        middle = (low + high) / 2
-        if _activity(middle, moles, pull) < activity:
-            low = middle
-        else:
-            high = middle
-    return high
+    most = WATER_G_MOL * (moles + pull) * (2 / (1 - activity) + 2)
+    return float(brentq(lambda w: _activity(w, moles, pull) - activity, 0.0, most, rtol=1e-12))
 
 
 SATURATION_G = {"sucrose": 200.0, "lactose": 20.0}
@@ -192,9 +186,7 @@ def crystallizing(own: Solution) -> tuple[str, ...]:
     Source:
         saturation of each by itself: from memory.
     """
-    held: dict[str, float] = {}
-    for one, mass in own.dissolved:
-        held[one.name] = held.get(one.name, 0) + mass
+    held = {one.name: mass for one, mass in merged(own.dissolved)}
     most = own.water_g / 100
     return tuple(name for name, grams in SATURATION_G.items() if held.get(name, 0) > grams * most)
 

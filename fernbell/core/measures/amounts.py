@@ -109,7 +109,7 @@ def _unit_and_name(rest: str) -> tuple[str, str]:
     words = rest.split()
     if rest.lower() in WRITTEN:
         return rest.lower(), ""
-    for count in (2, 1):
+    for count in (3, 2, 1):
         unit = " ".join(words[:count]).lower().replace(".", "")
         if len(words) > count and unit in WRITTEN and (is_mass(unit) or is_volume(unit)):
             name = words[count:]

@@ -19,11 +19,9 @@ class System(StrEnum):
     AUSTRALIAN = "Australian"
 
 
-_CUPS, _SPOONS, _TEAS = (
-    ("cup", "cups"),
-    ("tbsp", "tablespoon", "tablespoons"),
-    (*("tsp", "teaspoon", "teaspoons"),),
-)
+_CUPS = ("cup", "cups")
+_SPOONS = ("tbsp", "tablespoon", "tablespoons")
+_TEAS = ("tsp", "teaspoon", "teaspoons")
 
 
 def _words(cup: str, spoon: str, tea: str, ounce: str, pint: str) -> Mapping[str, str]:
