@@ -38,21 +38,22 @@ def test_a_bite_is_the_sum_of_its_shares() -> None:
     own = book(CREAM)
     solved, _ = solve(DESSERT, own)
     bite = take_bite(solved.parts, compose(own, ["sweet", "plain"]))
-    shares = {part.name: part.share_percent for part in bite.parts}
+    shares = {part.name: part.share.value for part in bite.parts}
     assert shares == {"Plain": pytest.approx(75), "Sweet": pytest.approx(25)}
     # By hand: 0.25 x 40 = 10; fat 0.75 x 38 + 0.25 x 22.8; salt 0.75 x 2 + 0.25 x 1.2.
-    assert bite.sweetness.value == pytest.approx(10)
-    assert bite.tastes["fat"] == pytest.approx(34.2)
-    assert bite.tastes["salt"] == pytest.approx(1.8)
+    assert bite.tastes["Sweetness"].value == pytest.approx(10)
+    assert bite.tastes["Fat"].value == pytest.approx(34.2)
+    assert bite.tastes["Salt"].value == pytest.approx(1.8)
     assert "sweetest by itself is Sweet" in bite.says
-    check(bite.sweetness)
+    for working in (*bite.tastes.values(), bite.parts[0].share):
+        check(working)
 
 
 def test_an_unknown_make_up_leaves_the_bite_unknown_and_says_whose() -> None:
     own = book(None)
     solved, _ = solve(DESSERT, own)
     bite = take_bite(solved.parts, compose(own, ["sweet", "plain"]))
-    assert bite.sweetness is None
+    assert bite.tastes["Sweetness"] is None
     assert bite.needs == ("Cream",)
     assert bite.says == ""
 
@@ -68,5 +69,5 @@ def test_reedbed_is_neither_flat_nor_cloying() -> None:
     solved, _ = solve(REEDBED, own)
     keys = {part.formula for part in solved.parts}
     bite = take_bite(solved.parts, compose(own, keys))
-    assert 10 < bite.sweetness.value < 30
-    assert sum(part.share_percent for part in bite.parts) == pytest.approx(100)
+    assert 10 < bite.tastes["Sweetness"].value < 30
+    assert sum(part.share.value for part in bite.parts) == pytest.approx(100)

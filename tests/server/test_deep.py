@@ -353,10 +353,10 @@ def test_a_bite_is_weighed_part_by_part(
     )
     path = f"/api/desserts/{shelves.dessert['id']}/bite"
     bite = shelves.client.get(path).json()
-    assert sum(part["share_percent"] for part in bite["parts"]) == pytest.approx(100)
+    assert sum(part["share"]["value"] for part in bite["parts"]) == pytest.approx(100)
     # Everything is the one formula of cream with 10 % sugar.
-    assert bite["sweetness"]["value"] == pytest.approx(10)
-    assert bite["tastes"]["fat"] == pytest.approx(30)
+    assert bite["tastes"]["Sweetness"]["value"] == pytest.approx(10)
+    assert bite["tastes"]["Fat"]["value"] == pytest.approx(30)
     with django_assert_num_queries(5):
         shelves.client.get(path)
 

@@ -4,29 +4,29 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from fernbell.core.desserts.measure import PartResult
-from fernbell.core.formulas import Composition, sweetness
+from fernbell.core.formulas import Composition, Gauge, content, sweetness
 from fernbell.core.pantry import FATS
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Given, Working, figure_text
 
 SWEETEST, FLATTEST = 30.0, 10.0
 """Where a whole dessert cloys, and where it tastes of little; sugar = 100, common practice."""
 
-TASTES: Mapping[str, tuple[str, ...]] = {"fat": FATS, "acids": ("acids",), "salt": ("salt",)}
+_CONTENTS: Mapping[str, tuple[str, ...]] = {"Fat": FATS, "Acids": ("acids",), "Salt": ("salt",)}
+SWEETNESS = "Sweetness"
+
+Tastes = Mapping[str, Working | None]
+"""Sweetness, fat, acids and salt by name; None where a make-up leaves it unknown."""
 
 
 @dataclass(frozen=True, slots=True)
 class BitePart:
-    """One part of the bite: its share [%], and its readings, None where unknown.
-
-    `tastes` are per cent of fat, acids and salt in the part.
-    """
+    """One part of the bite: its share of it [%], and how it tastes by itself."""
 
     part: str
     layer: str | None
     name: str
-    share_percent: float
-    sweetness: Working | None
-    tastes: Mapping[str, float | None]
+    share: Working
+    tastes: Tastes
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,8 +34,7 @@ class Bite:
     """The bite part by part, and as a whole; `says` is what the whole is like."""
 
     parts: tuple[BitePart, ...]
-    sweetness: Working | None
-    tastes: Mapping[str, float | None]
+    tastes: Tastes
     needs: tuple[str, ...]
     says: str
 
@@ -53,71 +52,80 @@ def take_bite(parts: Sequence[PartResult], compositions: Mapping[str, Compositio
     Source:
         mass balance; sweetness from memory, see the workings.
     """
-    masses = [part.mass.value for part in parts if part.mass]
-    whole = sum(masses)
+    masses = [part.mass for part in parts if part.mass]
+    whole = sum(one.value for one in masses)
     if not whole or len(masses) < len(parts):
         return None
-    bites = tuple(
-        _part(part, 100 * mass / whole, compositions[part.formula])
-        for part, mass in zip(parts, masses, strict=True)
+    bites, needs = [], dict[str, None]()
+    for part, mass in zip(parts, masses, strict=True):
+        gauges = _tasted(compositions[part.formula])
+        needs.update(dict.fromkeys(one for gauge in gauges.values() for one in gauge.needs))
+        tastes = {name: gauge.working for name, gauge in gauges.items()}
+        share = _share(part.name, mass, whole)
+        bites.append(BitePart(part.part, part.layer, part.name, share, tastes))
+    tastes = {name: _weighted(name, bites) for name in (SWEETNESS, *_CONTENTS)}
+    return Bite(tuple(bites), tastes, tuple(needs), _says(bites, tastes[SWEETNESS]))
+
+
+def _tasted(made: Composition) -> dict[str, Gauge]:
+    contained = {name: content(made, name, parts) for name, parts in _CONTENTS.items()}
+    return {SWEETNESS: sweetness(made), **contained}
+
+
+def _share(name: str, mass: Working, whole_g: float) -> Working:
+    value = 100 * mass.value / whole_g
+    return Working(
+        figure=f"{name} in a bite",
+        value=value,
+        unit="%",
+        given=(Given(name, mass.value, "g"), Given("the whole dessert", whole_g, "g")),
+        rule="mass of the part / mass of the whole dessert",
+        arithmetic=f"100 × {figure_text(mass.value)} / {figure_text(whole_g)} = "
+        f"{figure_text(value)} %",
+        source=MASS_BALANCE,
+        steps=(mass,),
     )
-    made = [compositions[part.formula] for part in parts]
-    needs = tuple(dict.fromkeys(name for one in made for name in sweetness(one).needs))
-    sweet = _sweetness(bites)
-    tastes = {
-        name: _weighted([(one.share_percent, one.tastes[name]) for one in bites]) for name in TASTES
-    }
-    return Bite(bites, sweet, tastes, needs, _says(bites, sweet))
 
 
-def _part(part: PartResult, share: float, made: Composition) -> BitePart:
-    tastes = {
-        name: 100 * sum(made.grams[one] for one in parts) / made.mass_g
-        if made.known(*parts)
-        else None
-        for name, parts in TASTES.items()
-    }
-    return BitePart(part.part, part.layer, part.name, share, sweetness(made).working, tastes)
-
-
-def _weighted(terms: list[tuple[float, float | None]]) -> float | None:
-    known = [(share, value) for share, value in terms if value is not None]
-    if len(known) < len(terms):
+def _weighted(name: str, bites: Sequence[BitePart]) -> Working | None:
+    """A taste of the whole: that of each part by its share."""
+    own = [(one, working) for one in bites if (working := one.tastes[name]) is not None]
+    if len(own) < len(bites):
         return None
-    return sum(share * value for share, value in known) / 100
-
-
-def _sweetness(bites: tuple[BitePart, ...]) -> Working | None:
-    terms = [(one.name, one.share_percent, one.sweetness) for one in bites]
-    known = [(name, share, working) for name, share, working in terms if working is not None]
-    if len(known) < len(terms):
-        return None
-    value = sum(share * working.value for _, share, working in known) / 100
+    value = sum(one.share.value * working.value for one, working in own) / 100
     sum_ = " + ".join(
-        f"{figure_text(share)} × {figure_text(working.value)}" for _, share, working in known
+        f"{figure_text(one.share.value)} × {figure_text(working.value)}" for one, working in own
     )
     return Working(
-        figure="Sweetness of a bite through the cut",
+        figure=f"{name} of a bite through the cut",
         value=value,
-        unit="sugar = 100",
-        given=tuple(Given(name, share, "% of the bite") for name, share, _ in known),
-        rule="share of the bite × sweetness of the part, summed",
+        unit=own[0][1].unit,
+        given=tuple(Given(one.name, one.share.value, "% of the bite") for one, _ in own),
+        rule=f"share of the bite × {name.lower()} of the part, summed",
         arithmetic=f"({sum_}) / 100 = {figure_text(value)}",
-        source=f"{MASS_BALANCE}; sweetness from memory",
-        steps=tuple(working for _, _, working in known),
+        source=MASS_BALANCE + ("; sweetness from memory" if name == SWEETNESS else ""),
+        steps=tuple(working for _, working in own),
     )
 
 
-def _says(bites: tuple[BitePart, ...], sweet: Working | None) -> str:
+def _says(bites: Sequence[BitePart], sweet: Working | None) -> str:
     if sweet is None:
         return ""
-    most = max(
-        bites, key=lambda one: one.share_percent * one.sweetness.value if one.sweetness else 0
+
+    def brings(one: BitePart) -> float:
+        return one.share.value * _sweet(one)
+
+    where = (
+        f"most of it from {max(bites, key=brings).name}; sweetest by itself is "
+        f"{max(bites, key=_sweet).name}"
     )
-    sweetest = max(bites, key=lambda one: one.sweetness.value if one.sweetness else 0)
-    where = f"most of it from {most.name}; sweetest by itself is {sweetest.name}"
     if sweet.value > SWEETEST:
         return f"Cloying above {SWEETEST:g} ({COMMON_PRACTICE}): {where}."
     if sweet.value < FLATTEST:
         return f"Flat below {FLATTEST:g} ({COMMON_PRACTICE}): {where}."
     return f"Between {FLATTEST:g} and {SWEETEST:g}, as desserts are ({COMMON_PRACTICE}): {where}."
+
+
+def _sweet(one: BitePart) -> float:
+    working = one.tastes[SWEETNESS]
+    return working.value if working else 0.0

@@ -3,6 +3,7 @@
 from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
 from fernbell.core.formulas.book import (
     USUAL_LOSSES,
+    USUAL_SIGNS,
     Book,
     CookedTo,
     Formula,
@@ -15,7 +16,7 @@ from fernbell.core.formulas.bringing import GROUPS, Brings, brings
 from fernbell.core.formulas.character import Character, characterize
 from fernbell.core.formulas.comparing import Comparison, GaugePair, LinePair, compare
 from fernbell.core.formulas.composition import Composition, compose, settled
-from fernbell.core.formulas.contents import contents
+from fernbell.core.formulas.contents import content, contents
 from fernbell.core.formulas.cooking import Cooking, dissolved
 from fernbell.core.formulas.eggs import EggAccount, Leftover, egg_account, whole_factor
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
@@ -49,6 +50,7 @@ from fernbell.core.formulas.sweetness import sweetness
 __all__ = [
     "GROUPS",
     "USUAL_LOSSES",
+    "USUAL_SIGNS",
     "Body",
     "Book",
     "Brings",
@@ -86,6 +88,7 @@ __all__ = [
     "characterize",
     "compare",
     "compose",
+    "content",
     "contents",
     "dissolved",
     "egg_account",

@@ -1,6 +1,6 @@
 """Formulas and the book that holds them together with the ingredients they use."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 from functools import cached_property
@@ -84,6 +84,14 @@ class Losses:
         check_range("pan_percent", self.pan_percent, most=50)
         check_range("tasting_percent", self.tasting_percent, most=25)
 
+
+USUAL_SIGNS: Mapping[Until, float] = {
+    Until.TEMPERATURE: 106.0,
+    Until.BRIX: 60.0,
+    Until.WEIGHT: 500.0,
+}
+"""What a new sign starts with, to be changed [°C, °Bx, g]; common practice: a filling caramel, a
+jam that keeps a while."""
 
 USUAL_LOSSES = Losses(pan_percent=2.0)
 """What a new formula starts with; common practice, set per formula."""

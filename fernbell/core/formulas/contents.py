@@ -37,7 +37,7 @@ def contents(composition: Composition) -> tuple[Gauge, ...]:
     Source:
         mass balance, exact; solids are all that is neither water nor alcohol.
     """
-    read = [_content(composition, name, parts) for name, parts in READINGS.items()]
+    read = [content(composition, name, parts) for name, parts in READINGS.items()]
     shown = [
         one for one in read if one.name in _ALWAYS or one.working is None or one.working.value > 0
     ]
@@ -58,7 +58,18 @@ def percent_of(composition: Composition, parts: Iterable[str]) -> float:
     return 100 * sum(composition.grams[part] for part in parts) / composition.mass_g
 
 
-def _content(composition: Composition, name: str, parts: tuple[str, ...]) -> Gauge:
+def content(composition: Composition, name: str, parts: tuple[str, ...]) -> Gauge:
+    """How much of some components is in what is left of a formula after cooking.
+
+    Args:
+        composition: grams of each component [g].
+        name: what they are called together [text].
+        parts: the components, shape (n,) [names].
+    Returns:
+        the reading; without a working while one of them is unknown [%].
+    Source:
+        mass balance, exact.
+    """
     if not composition.known(*parts):
         return _unknown(composition, name, parts)
     grams = tuple((COMPONENTS[part], composition.grams[part]) for part in parts)

@@ -18,7 +18,7 @@ class Leftover:
 
     part: EggPart
     count: float
-    mass_g: float
+    working: Working
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,7 +72,7 @@ def egg_account(eggs: Iterable[tuple[Ingredient, float]]) -> EggAccount | None:
     parted = _up(max(yolks, whites))
     cracked = _up(whole) + parted
     left = tuple(
-        Leftover(part, parted - counts[part], (parted - counts[part]) * _one(part, one_g))
+        _leftover(part, parted, counts[part], _one(part, one_g))
         for part in (EggPart.YOLK, EggPart.WHITE)
         if parted - counts[part] > ALMOST * parted
     )
@@ -91,6 +91,28 @@ def egg_account(eggs: Iterable[tuple[Ingredient, float]]) -> EggAccount | None:
             ),
             rule="whole eggs, and as many more as there are yolks or whites, both rounded up",
             arithmetic=f"{figure_text(whole)} → {_up(whole)}; {most} → {parted}; in all {cracked}",
+            source=COMMON_PRACTICE + "; the mass of one is the pantry's",
+        ),
+    )
+
+
+def _leftover(part: EggPart, parted: int, used: float, one_g: float) -> Leftover:
+    count = parted - used
+    return Leftover(
+        part,
+        count,
+        Working(
+            figure=f"Left of the eggs cracked, {part}",
+            value=count * one_g,
+            unit="g",
+            given=(
+                Given("eggs parted", parted, "×"),
+                Given(f"{part} used", used, "×"),
+                Given(f"one {part}", one_g, "g"),
+            ),
+            rule="(eggs parted − used) × mass of one",
+            arithmetic=f"({parted} − {figure_text(used)}) × {figure_text(one_g)} = "
+            f"{figure_text(count * one_g)} g",
             source=COMMON_PRACTICE + "; the mass of one is the pantry's",
         ),
     )

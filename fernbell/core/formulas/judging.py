@@ -85,11 +85,16 @@ def _windows(
             severity=Severity.CAUTION,
             message=f"{gauge.name}: {figure_text(gauge.working.value)}{unit}, {where}.",
             why=window.why,
-            remedy=f"{remedy.says}." if remedy else "No single line brings it back.",
+            remedy=f"{remedy.says}." if remedy else _by_several(gauge, below=below),
             source=window.source,
             formula=formula.key,
         )
         yield Judged(finding, remedy)
+
+
+def _by_several(gauge: Gauge, *, below: bool) -> str:
+    more = "Raise" if below else "Lower"
+    return f"{more} the {gauge.name.lower()} by several lines: one alone does not bring it back."
 
 
 def _cooking(formula: Formula, own: Composition) -> Iterator[Judged]:

@@ -7,6 +7,7 @@ from fernbell.core.pantry import (
     FATS,
     REFERENCE_BLOOM,
     SCHOOL_SOURCE,
+    WHY_TWO,
     School,
     gelatin_as,
 )
@@ -125,7 +126,7 @@ def _strength(made: Composition, on: str, school: School) -> Working:
         rule=f"gelatin as sold × {share}, on the {on}",
         arithmetic=f"100 × ({' + '.join(figure_text(one) for one in terms)}) / "
         f"{figure_text(base)} = {figure_text(value)} %",
-        source=SCHOOL_SOURCE[school],
+        source=f"{SCHOOL_SOURCE[school]}. {WHY_TWO}",
     )
 
 

@@ -5,11 +5,9 @@ from fernbell.core.pantry.chocolate import USUAL_TEMPER, Chocolate, ChocolateKin
 from fernbell.core.pantry.eggs import EGG_GRADES, EggGrade, EggPart, egg_mass, other_part
 from fernbell.core.pantry.gelatin import (
     AS_SOLD_DRY,
-    LEAF_GRADES,
     REFERENCE_BLOOM,
     SCHOOL_SOURCE,
     WHY_TWO,
-    LeafGrade,
     School,
     gelatin_as,
 )
@@ -48,7 +46,6 @@ __all__ = [
     "EGG_GRADES",
     "FATS",
     "KINDS",
-    "LEAF_GRADES",
     "PECTIN_KINDS",
     "REFERENCE_BLOOM",
     "SCHOOL_SOURCE",
@@ -61,7 +58,6 @@ __all__ = [
     "EggPart",
     "Ingredient",
     "Keeping",
-    "LeafGrade",
     "MakeUp",
     "Measured",
     "NamedDensity",

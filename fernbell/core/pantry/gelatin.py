@@ -2,7 +2,6 @@
 
 import math
 from collections.abc import Mapping
-from dataclasses import dataclass
 from enum import StrEnum
 
 from fernbell.core.errors import check_range
@@ -28,23 +27,6 @@ WHY_TWO = (
     "weighed on a scale the measured strength goes with the root of the bloom."
 )
 
-
-@dataclass(frozen=True, slots=True)
-class LeafGrade:
-    """A grade of leaf gelatin: its usual bloom and what one leaf weighs."""
-
-    name: str
-    bloom: float
-    leaf_g: float
-
-
-LEAF_GRADES = (
-    LeafGrade("bronze", 140, 3.3),
-    LeafGrade("silver", 160, 2.5),
-    LeafGrade("gold", 200, 2.0),
-    LeafGrade("platinum", 250, 1.7),
-)
-"""Common practice, from memory; the pack says otherwise."""
 
 AS_SOLD_DRY = 0.875
 """Dry gelatin in gelatin as it is sold and as its bloom is measured; common practice."""

@@ -2,7 +2,7 @@
 
 import json
 from collections.abc import Iterable
-from dataclasses import asdict
+from functools import lru_cache
 from typing import Any
 from uuid import UUID
 
@@ -33,7 +33,7 @@ from fernbell.core.formulas import (
     volume_working,
 )
 from fernbell.core.measures import System
-from fernbell.core.pantry import Ingredient, Measured, said_in_kitchen
+from fernbell.core.pantry import Ingredient, MakeUp, Measured, said_in_kitchen
 from fernbell.server.formulas import models
 from fernbell.server.formulas.schemas import (
     GaugeOut,
@@ -112,14 +112,21 @@ def book_for(kitchen: UUID, formulas: Iterable[str], *, whole: bool = False) -> 
 
 def _ingredient(columns: tuple) -> Ingredient:
     key, name, density, cup, step, pieces, egg, make_up, _, *rest = columns
-    told = (json.loads(one) if one else None for one in (make_up, *rest))
-    fields = ("make_up", "states", "allergens", "chocolate", "packs")
+    told = (json.loads(one) if one else None for one in rest)
+    fields = ("states", "allergens", "chocolate", "packs")
     return ingredient_of(
         *(key, name, density, cup, step),
         pieces=json.loads(pieces),
         egg=egg,
+        make_up=_make_up(make_up),
         **dict(zip(fields, told, strict=True)),
     )
+
+
+# A dessert is solved over and over while it is drawn, and make-ups rarely change meanwhile.
+@lru_cache(maxsize=4096)
+def _make_up(text: str | None) -> MakeUp | None:
+    return MakeUp(**json.loads(text)) if text else None
 
 
 def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
@@ -254,7 +261,10 @@ def _leftovers(member: Member, eggs: EggAccount | None, key: str) -> list[Leftov
             archived_at=None, lines__ingredient__egg=one.part.value
         )
         names = takers.exclude(pk=key).order_by("name").values_list("name", flat=True).distinct()
-        out.append(LeftoverOut(**asdict(one), takers=list(names[:6])))
+        left = LeftoverOut(
+            part=one.part, count=one.count, working=one.working, takers=list(names[:6])
+        )
+        out.append(left)
     return out
 
 

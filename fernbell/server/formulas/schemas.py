@@ -179,7 +179,7 @@ class LeftoverOut(Schema):
 
     part: EggPart
     count: float
-    mass_g: float
+    working: Working
     takers: list[str]
 
 

@@ -6,6 +6,7 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Status
 
+from fernbell.core.formulas import USUAL_SIGNS
 from fernbell.core.heat import POLYOLS
 from fernbell.core.measures import folded
 from fernbell.core.pantry import (
@@ -74,6 +75,7 @@ def vocabulary(request: HttpRequest) -> Any:
         "pectins": PECTIN_KINDS,
         "allergens": ALLERGENS,
         "temper": {kind.value: figures for kind, figures in USUAL_TEMPER.items()},
+        "signs": {until.value: value for until, value in USUAL_SIGNS.items()},
     }
 
 

@@ -34,7 +34,7 @@ def ingredient_of(
     *,
     pieces: list[dict[str, Any]],
     egg: str,
-    make_up: dict[str, Any] | None = None,
+    make_up: MakeUp | None = None,
     states: list[dict[str, Any]] | None = None,
     allergens: list[str] | None = None,
     chocolate: dict[str, Any] | None = None,
@@ -44,7 +44,7 @@ def ingredient_of(
     return Ingredient(
         *(key, name, density_g_ml, cup_density_g_ml, weigh_step_g),
         pieces=tuple(Piece(**one) for one in pieces),
-        make_up=MakeUp(**make_up) if make_up else None,
+        make_up=make_up,
         price_per_kg=price_today(packs),
         allergens=None if allergens is None else tuple(allergens),
         chocolate=_CHOCOLATE.validate_python(chocolate),
@@ -57,6 +57,7 @@ def as_core(row: Any) -> Ingredient:
     """A row with all the pantry knows of it."""
     return ingredient_of(
         *(str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g),
-        **{field: getattr(row, field) for field in ("pieces", "egg", "make_up", "states")},
+        make_up=MakeUp(**row.make_up) if row.make_up else None,
+        **{field: getattr(row, field) for field in ("pieces", "egg", "states")},
         **{field: getattr(row, field) for field in ("allergens", "chocolate", "packs")},
     )

@@ -149,10 +149,11 @@ class Component(Schema):
 
 
 class Vocabulary(Schema):
-    """The words of the pantry: components, kinds, allergens."""
+    """Words and first figures to choose from: components, kinds, allergens, signs to cook to."""
 
     components: list[Component]
     polyols: list[str]
     pectins: list[str]
     allergens: dict[str, str]
     temper: dict[str, Temper]
+    signs: dict[str, float]

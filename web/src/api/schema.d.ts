@@ -1156,17 +1156,14 @@ export interface components {
             parts: components["schemas"]["BitePart"][];
             /** Says */
             says: string;
-            sweetness: components["schemas"]["Working"] | null;
             /** Tastes */
             tastes: {
-                [key: string]: number | null;
+                [key: string]: components["schemas"]["Working"] | null;
             };
         };
         /**
          * BitePart
-         * @description One part of the bite: its share [%], and its readings, None where unknown.
-         *
-         *     `tastes` are per cent of fat, acids and salt in the part.
+         * @description One part of the bite: its share of it [%], and how it tastes by itself.
          */
         BitePart: {
             /** Layer */
@@ -1175,12 +1172,10 @@ export interface components {
             name: string;
             /** Part */
             part: string;
-            /** Share Percent */
-            share_percent: number;
-            sweetness: components["schemas"]["Working"] | null;
+            share: components["schemas"]["Working"];
             /** Tastes */
             tastes: {
-                [key: string]: number | null;
+                [key: string]: components["schemas"]["Working"] | null;
             };
         };
         /**
@@ -2135,9 +2130,8 @@ export interface components {
         Leftover: {
             /** Count */
             count: number;
-            /** Mass G */
-            mass_g: number;
             part: components["schemas"]["EggPart"];
+            working: components["schemas"]["Working"];
         };
         /**
          * LeftoverOut
@@ -2146,11 +2140,10 @@ export interface components {
         LeftoverOut: {
             /** Count */
             count: number;
-            /** Mass G */
-            mass_g: number;
             part: components["schemas"]["EggPart"];
             /** Takers */
             takers: string[];
+            working: components["schemas"]["Working"];
         };
         /**
          * LineIn
@@ -3350,7 +3343,7 @@ export interface components {
         Verdict: "below" | "within" | "above";
         /**
          * Vocabulary
-         * @description The words of the pantry: components, kinds, allergens.
+         * @description Words and first figures to choose from: components, kinds, allergens, signs to cook to.
          */
         Vocabulary: {
             /** Allergens */
@@ -3363,6 +3356,10 @@ export interface components {
             pectins: string[];
             /** Polyols */
             polyols: string[];
+            /** Signs */
+            signs: {
+                [key: string]: number;
+            };
             /** Temper */
             temper: {
                 [key: string]: components["schemas"]["Temper"];

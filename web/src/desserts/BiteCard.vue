@@ -20,11 +20,9 @@ const { data, error, isPending } = useQuery({
   enabled: open,
 })
 const sweetest = computed(() =>
-  Math.max(1, ...(data.value?.parts ?? []).map((part) => part.sweetness?.value ?? 0)),
+  Math.max(1, ...(data.value?.parts ?? []).map((part) => part.tastes.Sweetness?.value ?? 0)),
 )
 const width = (share: number) => `${share.toFixed(1)}%`
-const percent = (value: number | null | undefined) =>
-  value === null || value === undefined ? 'unknown' : `${figure(value, value < 1 ? 2 : 1)} %`
 </script>
 
 <template>
@@ -41,30 +39,42 @@ const percent = (value: number | null | undefined) =>
       <template v-else>
         <p>
           Sweetness
-          <WorkedFigure v-if="data.sweetness" :working="data.sweetness" unit="" />
+          <WorkedFigure v-if="data.tastes.Sweetness" :working="data.tastes.Sweetness" unit="" />
           <span v-else class="wrong">unknown</span>
           <span class="quiet"> where sugar is 100</span>
         </p>
         <ul class="list">
           <li v-for="part in data.parts" :key="`${part.part}/${part.layer}`">
             <span class="name">{{ part.name }}</span>
-            <span class="quiet">{{ figure(part.share_percent, 0) }} % of the bite</span>
+            <WorkedFigure
+              plain
+              :working="part.share"
+              :text="figure(part.share.value, 0)"
+              unit="% of the bite"
+            />
             <span class="bar" aria-hidden="true">
-              <span class="share" :style="{ width: width(part.share_percent) }" />
+              <span class="share" :style="{ width: width(part.share.value) }" />
               <span
-                v-if="part.sweetness"
+                v-if="part.tastes.Sweetness"
                 class="sweet"
-                :style="{ left: width((100 * part.sweetness.value) / sweetest) }"
+                :style="{ left: width((100 * part.tastes.Sweetness.value) / sweetest) }"
               />
             </span>
-            <WorkedFigure v-if="part.sweetness" plain :working="part.sweetness" unit="" />
+            <WorkedFigure
+              v-if="part.tastes.Sweetness"
+              plain
+              :working="part.tastes.Sweetness"
+              unit=""
+            />
             <span v-else class="wrong">unknown</span>
           </li>
         </ul>
         <p class="quiet">
-          Fat {{ percent(data.tastes.fat) }}, acids {{ percent(data.tastes.acids) }}, salt
-          {{ percent(data.tastes.salt) }}. {{ data.says }}
+          <template v-for="name in ['Fat', 'Acids', 'Salt']" :key="name"
+            >{{ name }} <WorkedFigure plain :working="data.tastes[name] ?? null" />
+          </template>
         </p>
+        <p class="quiet">{{ data.says }}</p>
         <p v-if="data.needs.length" class="wrong">
           Unknown without the make-up of {{ data.needs.join(', ') }}.
         </p>

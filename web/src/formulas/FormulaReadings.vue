@@ -19,10 +19,8 @@ const SECTIONS = [
 const wanted = computed(() => [...new Set(props.reading.gauges.flatMap((one) => one.gauge.needs))])
 const allergens = computed(() => Object.entries(props.reading.declared.contains))
 const WORDS: Record<string, string> = { yolk: 'yolks', white: 'whites', whole: 'eggs' }
-function leftWords({ part, count, mass_g, takers }: Reading['leftovers'][number]): string {
-  const left = `${figure(count, 1)} ${WORDS[part]} left, ${figure(mass_g)} g`
-  return takers.length ? `${left}: could go into ${takers.join(', ')}.` : `${left}.`
-}
+const takenBy = ({ takers }: Reading['leftovers'][number]) =>
+  takers.length ? `: could go into ${takers.join(', ')}.` : '.'
 </script>
 
 <template>
@@ -56,7 +54,10 @@ function leftWords({ part, count, mass_g, takers }: Reading['leftovers'][number]
       <WorkedFigure :working="reading.eggs" :text="figure(reading.eggs.value)" unit="" /> eggs to
       crack<template v-if="!reading.leftovers.length">, nothing left over.</template>
     </p>
-    <p v-for="left in reading.leftovers" :key="left.part" class="quiet">{{ leftWords(left) }}</p>
+    <p v-for="left in reading.leftovers" :key="left.part" class="quiet">
+      {{ `${figure(left.count, 1)} ${WORDS[left.part]} left, ` }}
+      <WorkedFigure plain :working="left.working" />{{ takenBy(left) }}
+    </p>
   </section>
 </template>
 

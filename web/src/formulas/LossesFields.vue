@@ -7,6 +7,7 @@ import ChoiceField from '../kit/ChoiceField.vue'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import { useVocabulary } from '../pantry/usePantry'
 
 const props = defineProps<{
   losses: Losses | undefined
@@ -26,8 +27,7 @@ const UNTIL = [
   { value: 'brix', label: 'until the refractometer says' },
   { value: 'weight', label: 'until the scale says' },
 ]
-/** A first sign to change from. */
-const START: Record<Until, number> = { temperature: 106, brix: 60, weight: 500 }
+const vocabulary = useVocabulary()
 const UNIT: Record<Until, string> = { temperature: '°C', brix: '°Bx', weight: 'g' }
 /** As what core checks it, and names it in a refusal. */
 const FIELD: Record<Until, string> = {
@@ -36,8 +36,11 @@ const FIELD: Record<Until, string> = {
   weight: 'cooked_to_g',
 }
 const sign = computed(() => own.value.cooked_to ?? null)
-const cookUntil = (until: string) =>
-  set({ cooked_to: until ? { until: until as Until, value: START[until as Until] } : null })
+/** A new sign starts with the usual figure. */
+function cookUntil(until: string) {
+  const value = vocabulary.data.value?.signs[until]
+  set({ cooked_to: until && value ? { until: until as Until, value } : null })
+}
 </script>
 
 <template>

@@ -107,7 +107,9 @@ describe('FormulaReadings', () => {
     const text = mounted(FormulaReadings, {
       reading: reading({
         eggs: working('Eggs to crack', 5, 'eggs'),
-        leftovers: [{ part: 'white', count: 3, mass_g: 102, takers: ['Meringue'] }],
+        leftovers: [
+          { part: 'white', count: 3, working: working('Whites left', 102), takers: ['Meringue'] },
+        ],
       }),
     }).text()
     expect(text).toContain('5 eggs to crack')

@@ -77,7 +77,11 @@ const pieces = (list: [string, number][]) =>
                 unit=""
               />
               eggs to crack</template
-            >; {{ figure(page.sheet.finished_g, 0) }} g arrive ·
+            >; {{ figure(page.sheet.finished_g, 0) }} g arrive<template
+              v-if="Math.abs(page.sheet.spare_g) >= 0.5"
+              >, {{ figure(page.sheet.spare_g, 0) }} g spare from whole eggs</template
+            >
+            ·
             <WorkedFigure
               :working="page.size"
               :text="`× ${figure(page.sheet.factor, 3)}`"

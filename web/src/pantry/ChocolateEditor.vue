@@ -81,7 +81,7 @@ const temper = computed(() => props.chocolate?.temper ?? null)
       />
     </div>
     <p v-if="temper" class="quiet">The figures on the pack win.</p>
-    <p v-else-if="chocolate" class="quiet">Compound is not tempered: melt 40-45, work 35-40 °C.</p>
+    <p v-else-if="chocolate" class="quiet">Compound is not tempered.</p>
   </fieldset>
 </template>
 
