@@ -306,6 +306,16 @@ def test_raw_egg_is_said_until_a_step_heats_it() -> None:
     assert "raw-egg" not in {one.finding.code for one in cooked.judged}
 
 
+def test_heat_before_the_egg_goes_in_does_not_count() -> None:
+    lines = (Line("c", 200, "cream"), Line("y", 50, "yolk", stage="whisk"))
+    own = Formula("f", "F", lines)
+    toasted = Step("Toast the nuts.", stage="toast", temperature_c=160)
+    whisked, cooked = Step("Whisk.", stage="whisk"), Step("Cook.", stage="cook", temperature_c=83)
+    for steps, said in (((toasted, whisked), True), ((toasted, whisked, cooked), False)):
+        codes = {one.finding.code for one in read(own, "cream", steps).judged}
+        assert ("raw-egg" in codes) is said
+
+
 def test_a_formula_of_water_only_and_an_empty_one_are_read() -> None:
     own = read(formula(("water", 100)), "glaze")
     assert gauge(own, "boils").working.value == pytest.approx(100)

@@ -155,6 +155,9 @@ def test_a_persons_cups_are_what_a_typed_cup_means(shelves: Shelves) -> None:
     assert read["mass_g"] == pytest.approx(236.588, abs=0.001)
     kitchen = shelves.client.get(f"/api/formulas/{shelves.formula['id']}/reading").json()["kitchen"]
     assert "US cups" in kitchen[0]["working"]["figure"]
+    sheet = shelves.client.get(f"/api/formulas/{shelves.formula['id']}/scaled?mass_g=500").json()[0]
+    (said,) = sheet["kitchen"].values()
+    assert "cups" in said["text"]
 
 
 def test_prices_have_a_history_and_make_the_cost(shelves: Shelves) -> None:

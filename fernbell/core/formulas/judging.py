@@ -157,14 +157,21 @@ def _chocolates(book: Book, formula: Formula, kind: str) -> Iterator[Judged]:
     )
 
 
+def _hottest_from(stage: str, steps: tuple[Step, ...]) -> float:
+    """The hottest step from the one a line goes in at; of all where that is not said."""
+    first = next((place for place, one in enumerate(steps) if stage and one.stage == stage), 0)
+    known = (one.temperature_c for one in steps[first:] if one.temperature_c is not None)
+    return max(known, default=0.0)
+
+
 def _raw_egg(book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]) -> Iterator[Judged]:
     eggs = [
         book.line_name(line)
         for line in formula.lines
         if line.ingredient and "eggs" in (book.ingredient(line.ingredient).allergens or ())
+        if _hottest_from(line.stage, steps) < EGG_SAFE_C
     ]
-    hottest = max((one.temperature_c for one in steps if one.temperature_c is not None), default=0)
-    if not eggs or kind in BAKED or hottest >= EGG_SAFE_C:
+    if not eggs or kind in BAKED:
         return
     yield Judged(
         Finding(

@@ -46,6 +46,7 @@ class SheetLine:
     overrun_percent: float
     pieces: tuple[tuple[str, float], ...]
     stage: str = ""
+    ingredient: str | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,6 +124,7 @@ def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
             line.overrun_percent,
             tuple([(piece.name, pieces_in(piece, mass_g)) for piece in one.pieces[:1]]),
             line.stage,
+            line.ingredient,
         )
         for line, one, exact_g, mass_g, percent in zip(
             formula.lines, weighed, exact, rounded.masses_g, reading.percents, strict=True

@@ -152,7 +152,7 @@ def solved(
 def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
     """One scaled sheet a formula for the whole order, in building order."""
     order = assemble.solved(request.auth.kitchen_id, _saved(request, row_id, count))
-    return with_methods(request.auth.kitchen_id, order.sheets)
+    return with_methods(request.auth, order.sheets)
 
 
 @router.get("/{uuid:row_id}/bite", response=Bite | None, operation_id="taste_dessert")

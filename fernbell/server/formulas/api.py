@@ -154,4 +154,5 @@ def scaled(
     require(request.auth, Act.READ)
     if (mass_g is None) == (volume_ml is None):
         raise Invalid.field("mass_g", "Give a mass in g or a volume in ml, one of the two.")
-    return assemble.scaled(actions.find(request.auth, FORMULA, row_id), mass_g, volume_ml)
+    row = actions.find(request.auth, FORMULA, row_id)
+    return assemble.scaled(request.auth, row, mass_g, volume_ml)

@@ -268,21 +268,27 @@ def _leftovers(member: Member, eggs: EggAccount | None, key: str) -> list[Leftov
     return out
 
 
-def scaled(row: models.Formula, mass_g: float | None, volume_ml: float | None) -> list[SheetOut]:
+def scaled(
+    member: Member, row: models.Formula, mass_g: float | None, volume_ml: float | None
+) -> list[SheetOut]:
     """The formula's sheets for a finished mass, or for a volume with its air."""
     key = str(row.pk)
     book = book_for(row.kitchen_id, [key])
     readings = read_formulas(book, [key])
     if mass_g is None:
         mass_g = factor_to_volume(readings[key], volume_ml or 0) * readings[key].finished_g
-    return with_methods(row.kitchen_id, sheets(book, readings, [Demand(key, mass_g, "this size")]))
+    return with_methods(member, sheets(book, readings, [Demand(key, mass_g, "this size")]))
 
 
-def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
-    """Sheets with their methods and the workings of their lines. One query."""
+def with_methods(member: Member, made: Iterable[Sheet]) -> list[SheetOut]:
+    """Sheets with their methods, the workings of their lines and kitchen measures. Two queries."""
     made = list(made)
-    found = models.Formula.objects.filter(kitchen_id=kitchen).in_bulk([one.formula for one in made])
+    found = rows(member, models.Formula).in_bulk([one.formula for one in made])
     heads = {str(key): row for key, row in found.items()}
+    wanted = {line.ingredient for one in made for line in one.lines if line.ingredient}
+    known = {str(key): row for key, row in rows(member, pantry.Ingredient).in_bulk(wanted).items()}
+    weighed = {key: as_core(row) for key, row in known.items()}
+    system = System(member.measures)
     return [
         SheetOut(
             sheet=sheet,
@@ -292,6 +298,18 @@ def with_methods(kitchen: UUID, made: Iterable[Sheet]) -> list[SheetOut]:
             kind=heads[sheet.formula].kind,
             flavor=heads[sheet.formula].flavor,
             workings={line.key: line_working(sheet, line) for line in sheet.lines},
+            kitchen=_in_kitchen(sheet, weighed, system),
         )
         for sheet in made
     ]
+
+
+def _in_kitchen(
+    sheet: Sheet, weighed: dict[str, Ingredient], system: System
+) -> dict[str, Measured]:
+    said = {
+        line.key: said_in_kitchen(weighed[line.ingredient], line.mass_g, system)
+        for line in sheet.lines
+        if line.ingredient
+    }
+    return {key: one for key, one in said.items() if one}

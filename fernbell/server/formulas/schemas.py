@@ -208,7 +208,10 @@ class ReadingOut(Schema):
 
 
 class SheetOut(Schema):
-    """A scaled sheet with its method, and the workings of size, batch and every line by key."""
+    """A scaled sheet with its method, and the workings of size, batch and every line by key.
+
+    `kitchen` says lines in the person's own measures, by key.
+    """
 
     sheet: Sheet
     size: Working
@@ -217,6 +220,7 @@ class SheetOut(Schema):
     flavor: str
     method: list[Step]
     workings: dict[str, Working]
+    kitchen: dict[str, Measured]
 
 
 class PastedIn(Entry):

@@ -2949,6 +2949,8 @@ export interface components {
             exact_g: number;
             /** Formula */
             formula: string | null;
+            /** Ingredient */
+            ingredient?: string | null;
             /** Key */
             key: string;
             /** Mass G */
@@ -2977,6 +2979,8 @@ export interface components {
         /**
          * SheetOut
          * @description A scaled sheet with its method, and the workings of size, batch and every line by key.
+         *
+         *     `kitchen` says lines in the person's own measures, by key.
          */
         SheetOut: {
             batch: components["schemas"]["Working"];
@@ -2984,6 +2988,10 @@ export interface components {
             flavor: string;
             /** Kind */
             kind: string;
+            /** Kitchen */
+            kitchen: {
+                [key: string]: components["schemas"]["Measured"];
+            };
             /** Method */
             method: components["schemas"]["Step"][];
             sheet: components["schemas"]["Sheet"];

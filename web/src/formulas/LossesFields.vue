@@ -7,7 +7,7 @@ import ChoiceField from '../kit/ChoiceField.vue'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
-import { useVocabulary } from '../pantry/usePantry'
+import { useVocabulary } from '../api/vocabulary'
 
 const props = defineProps<{
   losses: Losses | undefined

@@ -18,8 +18,6 @@ function facts({ temperature_c, minutes, tool, sign }: Step): string {
     .filter(Boolean)
     .join(' · ')
 }
-const pieces = (list: [string, number][]) =>
-  list.map(([name, count]) => `${figure(count, 1)} × ${name}`).join(', ')
 </script>
 
 <template>
@@ -38,7 +36,7 @@ const pieces = (list: [string, number][]) =>
         <tr class="eyebrow">
           <th scope="col" class="grams">grams</th>
           <th scope="col">ingredient</th>
-          <th scope="col" class="side">counted</th>
+          <th scope="col" class="side">in the kitchen</th>
           <th scope="col" class="side">%</th>
         </tr>
       </thead>
@@ -59,7 +57,15 @@ const pieces = (list: [string, number][]) =>
               whipped to {{ figure(line.overrun_percent, 0) }} % overrun
             </span>
           </td>
-          <td class="side quiet">{{ pieces(line.pieces) }}</td>
+          <td class="side quiet">
+            <WorkedFigure
+              v-if="page.kitchen[line.key]"
+              plain
+              :working="page.kitchen[line.key]?.working ?? null"
+              :text="page.kitchen[line.key]?.text ?? ''"
+              unit=""
+            />
+          </td>
           <td class="side quiet">{{ line.percent === null ? '–' : figure(line.percent, 1) }}</td>
         </tr>
       </tbody>

@@ -101,7 +101,8 @@ describe('SheetCard', () => {
       await button.trigger('click')
       opened.push(open.value?.figure)
     }
-    expect(opened).toEqual(['Quince purée', 'Egg yolk', 'Weighed in all', 'Size of the sheet'])
+    const lines = ['Quince purée', 'Egg yolk', 'Counted: yolk, M']
+    expect(opened).toEqual([...lines, 'Weighed in all', 'Size of the sheet'])
   })
 
   it('lists the method, or says that there is none', () => {

@@ -2,7 +2,7 @@
 /** Allergens of an ingredient. Until somebody says, they are unknown, which is not none. */
 import { computed } from 'vue'
 
-import { useVocabulary } from './usePantry'
+import { useVocabulary } from '../api/vocabulary'
 
 const props = defineProps<{ allergens: string[] | null; disabled: boolean }>()
 const emit = defineEmits<{ change: [allergens: string[] | null] }>()

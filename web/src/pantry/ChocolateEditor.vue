@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { Ingredient } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
-import { useVocabulary } from './usePantry'
+import { useVocabulary } from '../api/vocabulary'
 
 type Chocolate = NonNullable<Ingredient['chocolate']>
 type Temper = NonNullable<Chocolate['temper']>

@@ -6,7 +6,7 @@ import type { IngredientEntry, MakeUp, Vocabulary } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
-import { useVocabulary } from './usePantry'
+import { useVocabulary } from '../api/vocabulary'
 
 const props = defineProps<{
   entry: IngredientEntry

@@ -3,6 +3,7 @@ import Dropdown from 'ant-design-vue/es/dropdown'
 import Menu, { MenuDivider, MenuItem } from 'ant-design-vue/es/menu'
 import { computed, defineAsyncComponent, ref } from 'vue'
 
+import { useCommands } from './commands'
 import { ROOMS } from './routes'
 import { useSession } from './session'
 
@@ -13,6 +14,7 @@ const emit = defineEmits<{ ask: []; keys: [] }>()
 const { person, isChef, signOut, enterKitchen } = useSession()
 const membersOpen = ref(false)
 const settingsOpen = ref(false)
+useCommands(() => [{ name: 'How I read figures', run: () => (settingsOpen.value = true) }])
 const others = computed(() =>
   (person.value?.kitchens ?? []).filter((one) => one.id !== person.value?.kitchen.id),
 )

@@ -252,6 +252,7 @@ export const sheetPage = (): SheetPage => ({
   flavor: 'quince',
   method: [step('Boil 2 min.'), step('Pour 10 mm.')],
   workings: { a: working('Quince purée', 1192), b: working('Egg yolk', 16.7) },
+  kitchen: { b: { text: '0.9 × yolk, M', working: working('Counted: yolk, M', 0.93, '×') } },
 })
 
 export const json = (status: number, body: unknown) =>

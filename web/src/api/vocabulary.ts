@@ -1,8 +1,8 @@
 /** The words of the pantry, the same for every kitchen. */
 import { useQuery } from '@tanstack/vue-query'
 
-import { api, take } from '../api/client'
-import type { Vocabulary } from '../api/types'
+import { api, take } from './client'
+import type { Vocabulary } from './types'
 
 export function useVocabulary() {
   return useQuery({
