@@ -70,9 +70,9 @@ const width = (share: number) => `${share.toFixed(1)}%`
           </li>
         </ul>
         <p class="quiet">
-          <template v-for="name in ['Fat', 'Acids', 'Salt']" :key="name"
-            >{{ name }} <WorkedFigure plain :working="data.tastes[name] ?? null" />
-          </template>
+          <span v-for="name in ['Fat', 'Acids', 'Salt']" :key="name" class="taste">
+            {{ name }} <WorkedFigure plain :working="data.tastes[name] ?? null" />
+          </span>
         </p>
         <p class="quiet">{{ data.says }}</p>
         <p v-if="data.needs.length" class="wrong">
@@ -104,6 +104,10 @@ li {
   gap: 0 8px;
   grid-template-columns: 1fr auto;
   padding: 3px 0;
+}
+
+.taste {
+  margin-right: 14px;
 }
 
 .bar {

@@ -58,6 +58,7 @@ const { show } = useWorking()
   display: flex;
   flex-wrap: wrap;
   gap: 0 10px;
+  position: relative;
 }
 
 .measure {
@@ -77,8 +78,17 @@ const { show } = useWorking()
   color: var(--muted);
   cursor: pointer;
   font-size: 13px;
-  opacity: 0;
   padding: 0;
+}
+
+/* Only offered: it takes no room until it is said. */
+.strained:not(.on) {
+  background: var(--porcelain);
+  bottom: 0;
+  opacity: 0;
+  padding-left: 8px;
+  position: absolute;
+  right: 0;
 }
 
 .strained.on,

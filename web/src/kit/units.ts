@@ -2,6 +2,7 @@
 import { shallowRef } from 'vue'
 
 import type { Preferences } from '../api/types'
+import { figure } from './format'
 
 export const preferences = shallowRef<Preferences>({
   measures: 'metric',
@@ -36,5 +37,5 @@ export function scaleOf(unit = ''): Scale {
 /** '83 °C' or '181.4 °F'. */
 export function degrees(celsius: number): string {
   const { unit, shown } = scaleOf('°C')
-  return `${Number(shown(celsius).toFixed(1))} ${unit}`
+  return `${figure(shown(celsius), 1)} ${unit}`
 }
