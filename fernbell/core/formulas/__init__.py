@@ -19,6 +19,7 @@ from fernbell.core.formulas.composition import Composition, compose, settled
 from fernbell.core.formulas.contents import content, contents
 from fernbell.core.formulas.cooking import Cooking, dissolved
 from fernbell.core.formulas.eggs import EggAccount, Leftover, egg_account, whole_factor
+from fernbell.core.formulas.figures import FIGURES, Figure, Lines, Mix, lines_of, ratio
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
 from fernbell.core.formulas.kinds import usual_kind, usual_rule
@@ -36,6 +37,7 @@ from fernbell.core.formulas.readings import (
     volume_working,
 )
 from fernbell.core.formulas.sheets import (
+    FORMULA_STEP_G,
     Demand,
     Sheet,
     SheetLine,
@@ -46,8 +48,11 @@ from fernbell.core.formulas.sheets import (
     sheets,
 )
 from fernbell.core.formulas.sweetness import sweetness
+from fernbell.core.formulas.windows import windows_of
 
 __all__ = [
+    "FIGURES",
+    "FORMULA_STEP_G",
     "GROUPS",
     "USUAL_LOSSES",
     "USUAL_SIGNS",
@@ -62,6 +67,7 @@ __all__ = [
     "Declared",
     "Demand",
     "EggAccount",
+    "Figure",
     "Formula",
     "FormulaReading",
     "Gauge",
@@ -70,8 +76,10 @@ __all__ = [
     "Leftover",
     "Line",
     "LinePair",
+    "Lines",
     "Losses",
     "Mend",
+    "Mix",
     "Section",
     "Sheet",
     "SheetLine",
@@ -97,8 +105,10 @@ __all__ = [
     "finished_share",
     "fold",
     "line_working",
+    "lines_of",
     "overrun_percent",
     "percent_workings",
+    "ratio",
     "read_formulas",
     "refuse_circle",
     "settled",
@@ -111,4 +121,5 @@ __all__ = [
     "wait_words",
     "whipped_density",
     "whole_factor",
+    "windows_of",
 ]

@@ -1,18 +1,21 @@
 """All readings of one formula, each with its window."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
+from fernbell.core.errors import CoreError
 from fernbell.core.formulas.book import Book
 from fernbell.core.formulas.bringing import Brings, brings
 from fernbell.core.formulas.composition import Composition, compose
 from fernbell.core.formulas.contents import contents
 from fernbell.core.formulas.eggs import EggAccount, egg_account
-from fernbell.core.formulas.gauge import Gauge
+from fernbell.core.formulas.figures import Figure, Lines, lines_of
+from fernbell.core.formulas.gauge import Gauge, Section, Window
 from fernbell.core.formulas.judging import BAKED, Judged, judge_formula
 from fernbell.core.formulas.labels import Declared, costs, declared, energy
 from fernbell.core.formulas.method import Step
 from fernbell.core.formulas.readings import FormulaReading, read_formulas
-from fernbell.core.formulas.setting import setting
+from fernbell.core.formulas.setting import coating_firms, setting
 from fernbell.core.formulas.sweetness import sweetness
 from fernbell.core.formulas.waters import waters
 from fernbell.core.formulas.windows import windows_of
@@ -40,6 +43,8 @@ def characterize(
     kind: str = "",
     steps: tuple[Step, ...] = (),
     *,
+    windows: Mapping[str, Window] | None = None,
+    figures: tuple[Figure, ...] = (),
     altitude_m: float = 0.0,
     currency: str = "",
 ) -> Character:
@@ -50,6 +55,8 @@ def characterize(
         key: the formula [key].
         kind: its kind, whose windows are used [text].
         steps: its method, shape (n,) [Step].
+        windows: by code of the reading, in place of those of its kind [Window].
+        figures: what else is read, such as the dial of its job, shape (m,) [Figure].
         altitude_m: height of the kitchen above the sea [m].
         currency: what prices are in [text].
     Returns:
@@ -65,7 +72,11 @@ def characterize(
     own = made[key]
     gauges: tuple[Gauge, ...] = ()
     if own.mass_g > 0:
-        gauges = _gauges(own, kind, costs(book, readings, currency)[key], altitude_m)
+        coating = coating_firms(book, book.formula(key))
+        cost = costs(book, readings, currency)[key]
+        gauges = _gauges(own, kind, coating, cost, altitude_m)
+        gauges += _more(lines_of(book, book.formula(key), made, altitude_m), figures, gauges)
+        gauges = _windowed(gauges, windows_of(kind) if windows is None else windows)
     judged = judge_formula(
         book, book.formula(key), kind, gauges, made, steps, altitude_m=altitude_m
     )
@@ -85,16 +96,35 @@ def characterize(
     )
 
 
-def _gauges(own: Composition, kind: str, cost: Gauge, altitude_m: float) -> tuple[Gauge, ...]:
-    read = (
+def _gauges(
+    own: Composition, kind: str, coating_g: float, cost: Gauge, altitude_m: float
+) -> tuple[Gauge, ...]:
+    return (
         *contents(own),
         sweetness(own),
-        *setting(own),
+        *setting(own, coating_g),
         *waters(own, altitude_m, boiled=kind not in BAKED),
         energy(own),
         cost,
     )
-    windows = windows_of(kind)
+
+
+def _more(lines: Lines, figures: tuple[Figure, ...], there: tuple[Gauge, ...]) -> tuple[Gauge, ...]:
+    """Readings of figures that are not there yet."""
+    codes = {one.code for one in there}
+    return tuple(_gauge(lines, one) for one in figures if one.code not in codes)
+
+
+def _gauge(lines: Lines, figure: Figure) -> Gauge:
+    named = (figure.code, figure.name, Section.DOES)
+    try:
+        working = figure.working(lines.mix())
+    except CoreError as error:
+        return Gauge(*named, None, figure.source, refusal=str(error))
+    return Gauge(*named, working, figure.source)
+
+
+def _windowed(gauges: tuple[Gauge, ...], windows: Mapping[str, Window]) -> tuple[Gauge, ...]:
     return tuple(
-        replace(one, window=windows[one.code]) if one.code in windows else one for one in read
+        replace(one, window=windows[one.code]) if one.code in windows else one for one in gauges
     )

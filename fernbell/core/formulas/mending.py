@@ -9,13 +9,11 @@ from scipy.optimize import brentq
 from fernbell.core.errors import CoreError
 from fernbell.core.formulas.book import Book, CookedTo, Formula, Line, Losses, Until
 from fernbell.core.formulas.composition import Composition, Raw, cooked, shares_of
-from fernbell.core.formulas.contents import READINGS, percent_of
+from fernbell.core.formulas.figures import FIGURES, lines_of
 from fernbell.core.formulas.gauge import Gauge, Verdict
-from fernbell.core.formulas.setting import fat_to_water, gelatin_of, set_number_of
 from fernbell.core.formulas.sheets import FORMULA_STEP_G
-from fernbell.core.formulas.sweetness import sweetness_of
 from fernbell.core.heat import CARAMEL_FROM_C
-from fernbell.core.pantry import FATS, SUGARS, School
+from fernbell.core.pantry import FATS, SUGARS
 
 INSIDE = 0.01
 """How far inside its window a reading is brought, as a share of the edge."""
@@ -23,6 +21,8 @@ INSIDE = 0.01
 _SWEET = (*SUGARS, "polyols", "glucose_syrup_solids")
 _COCOA = ("cocoa_butter", "cocoa_solids")
 _DRIVERS: Mapping[tuple[str, Verdict], tuple[str, ...]] = {
+    ("hold", Verdict.BELOW): ("gelatin",),
+    ("hold", Verdict.ABOVE): ("gelatin",),
     ("gelatin-water", Verdict.BELOW): ("gelatin",),
     ("gelatin-water", Verdict.ABOVE): ("gelatin",),
     ("sweetness", Verdict.BELOW): _SWEET,
@@ -57,19 +57,6 @@ class Mend:
 
 
 Made = Mapping[str, Composition]
-Read = Callable[[Composition], float]
-
-VALUES: Mapping[str, Read] = {
-    "sweetness": sweetness_of,
-    "gelatin-water": lambda made: gelatin_of(made, "water", School.SQUARE_ROOT),
-    "set-number": set_number_of,
-    "fat-water": fat_to_water,
-    "fat": lambda made: percent_of(made, READINGS["Fat"]),
-    "sugars": lambda made: percent_of(made, READINGS["Sugars"]),
-    "water": lambda made: percent_of(made, ("water",)),
-    "solids": lambda made: 100 - percent_of(made, ("water", "alcohol")),
-}
-"""The readings that can be brought back, as bare figures."""
 
 
 def mend(
@@ -90,37 +77,40 @@ def mend(
         root of the reading (scipy brentq); which line moves: common practice.
     """
     verdict = gauge.verdict
-    if gauge.window is None or gauge.code not in VALUES or verdict in (None, Verdict.WITHIN):
+    if (
+        gauge.window is None
+        or (gauge.code, verdict) not in _DRIVERS
+        or verdict in (None, Verdict.WITHIN)
+    ):
         return None
     below = verdict is Verdict.BELOW
     edge = gauge.window.least if below else gauge.window.most
     assert edge is not None
     target = edge * (1 + INSIDE if below else 1 - INSIDE)
+    figure = FIGURES[gauge.code]
 
-    read = VALUES[gauge.code]
+    lines = lines_of(book, formula, made, altitude_m)
 
-    def cooked_as(losses: Losses, batch: Raw = raw) -> float:
-        own = cooked(replace(formula, losses=losses), batch, altitude_m)
-        if "water" in own.unknown or not own.grams["water"]:
-            raise CoreError("water", "unknown", "known, and left in it")
-        return read(own)
+    def cooked_as(losses: Losses) -> float:
+        cooking = replace(formula, losses=losses)
+        own = cooked(cooking, raw, altitude_m)
+        return figure.value(replace(lines.mix(), formula=cooking, own=own))
+
+    def weighed_as(at: int, mass_g: float) -> float:
+        masses = [one.mass_g for one in formula.lines]
+        masses[at] = mass_g
+        return figure.value(lines.mix(masses))
 
     if gauge.code in _BY_COOKING and formula.losses.cooking_percent > 0:
         found = _by_cooking(formula.losses, cooked_as, target)
         if found is not None:
             return found
-    drivers = _DRIVERS[gauge.code, Verdict.BELOW if below else Verdict.ABOVE]
+    drivers = _DRIVERS[gauge.code, verdict]
     line = _bringing(book, formula, made, drivers)
     if line is None:
         return None
-    shares = shares_of(book, line, made)
-    return _by_line(
-        book,
-        line,
-        lambda mass: cooked_as(formula.losses, raw.more(shares, mass - line.mass_g)),
-        raw.batch_g,
-        target,
-    )
+    at = formula.lines.index(line)
+    return _by_line(book, line, lambda mass: weighed_as(at, mass), raw.batch_g, target)
 
 
 def _bringing(book: Book, formula: Formula, made: Made, drivers: tuple[str, ...]) -> Line | None:

@@ -1,31 +1,36 @@
 """What makes a formula firm: gelatin by two schools, and the set number of a ganache."""
 
+from fernbell.core.formulas.book import Book, Formula
 from fernbell.core.formulas.composition import Composition
 from fernbell.core.formulas.gauge import Gauge, Section
 from fernbell.core.pantry import (
     AS_SOLD_DRY,
+    COATINGS_FIRM,
+    COMPONENTS,
     FATS,
     REFERENCE_BLOOM,
     SCHOOL_SOURCE,
     WHY_TWO,
     School,
+    coating_of,
     gelatin_as,
 )
 from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
 
 _STRENGTH = "0.3 to 8 %; acid, sugar, boiling and raw pineapple or kiwi weaken it"
-_SET = "chocolate with cream, milk, purée; calibrated for no other fat than cocoa butter"
+_SET = "chocolate with cream, milk, purée; compound counts as its cream in practice"
 LEAST_COCOA = 0.08
 """Below this share of cocoa butter and dry cocoa something else sets it."""
 
 SET_SOURCE = "set number, an index of this project: what firms / what softens; not published"
 
 
-def setting(made: Composition) -> tuple[Gauge, ...]:
+def setting(made: Composition, coating_g: float = 0.0) -> tuple[Gauge, ...]:
     """Gelatin on the water and on the whole, and the set number, where there is what sets.
 
     Args:
         made: grams of each component [g].
+        coating_g: what compound coating firms beside its cocoa, see `coating_firms` [g].
     Returns:
         readings; none where nothing of it sets [%, 1].
     Source:
@@ -34,10 +39,10 @@ def setting(made: Composition) -> tuple[Gauge, ...]:
     gauges: tuple[Gauge, ...] = ()
     if made.grams.get("gelatin") or "gelatin" in made.unknown:
         gauges += _gelatin(made)
-    cocoa = made.grams.get("cocoa_butter", 0) + made.grams.get("cocoa_solids", 0)
+    cocoa = made.grams.get("cocoa_butter", 0) + made.grams.get("cocoa_solids", 0) + coating_g
     wet = made.grams.get("water", made.mass_g)
     if cocoa > LEAST_COCOA * made.mass_g and wet > 0.05 * made.mass_g:
-        gauges += (_set_number(made), _fat_water(made))
+        gauges += (_set_number(made, coating_g), _fat_water(made))
     return gauges
 
 
@@ -54,33 +59,44 @@ def gelatin_of(made: Composition, on: str, school: School) -> float:
         see the schools.
     """
     base = made.grams["water"] if on == "water" else made.mass_g
-    return 100 * sum(gelatin_as(own, b, REFERENCE_BLOOM, school) for b, own in _sold(made)) / base
+    return 100 * gelatin_g(made, school) / base
 
 
-def set_number_of(made: Composition) -> float:
-    """What firms for each part of what softens; (cocoa butter + dry cocoa) / water.
-
-    Args:
-        made: grams of each component, these known [g].
-    Returns:
-        set number [1].
-    Source:
-        an index of this project, not published.
-    """
-    return (made.grams["cocoa_butter"] + made.grams["cocoa_solids"]) / made.grams["water"]
-
-
-def fat_to_water(made: Composition) -> float:
-    """Fat for each part of water.
+def gelatin_g(made: Composition, school: School) -> float:
+    """Gelatin as if all of it were of 200 bloom.
 
     Args:
-        made: grams of each component, these known [g].
+        made: grams of each component, gelatin and its bloom known [g].
+        school: how bloom counts [School].
     Returns:
-        ratio by mass [1].
+        gelatin as sold [g].
     Source:
-        definition.
+        see the schools.
     """
-    return sum(made.grams[part] for part in FATS) / made.grams["water"]
+    return sum(gelatin_as(own, bloom, REFERENCE_BLOOM, school) for bloom, own in _sold(made))
+
+
+def coating_firms(book: Book, formula: Formula) -> float:
+    """What the compound coating of a formula firms beside the cocoa in it.
+
+    Args:
+        book: where its lines are looked up [Book].
+        formula: the formula; what is nested in it is not looked through [Formula].
+    Returns:
+        grams that count like cocoa butter and dry cocoa [g].
+    Source:
+        common practice: the cream compound takes for a drip, beside couverture.
+    """
+    total = 0.0
+    for line in formula.lines:
+        if line.ingredient is None or line.strained:
+            continue
+        ingredient = book.ingredient(line.ingredient)
+        coating = coating_of(ingredient)
+        if coating is not None and ingredient.make_up is not None:
+            cocoa = (ingredient.make_up.cocoa_butter or 0) + (ingredient.make_up.cocoa_solids or 0)
+            total += line.mass_g * (COATINGS_FIRM[coating] - cocoa / 100)
+    return total
 
 
 def _sold(made: Composition) -> list[tuple[float, float]]:
@@ -130,25 +146,23 @@ def _strength(made: Composition, on: str, school: School) -> Working:
     )
 
 
-def _set_number(made: Composition) -> Gauge:
+def _set_number(made: Composition, coating_g: float) -> Gauge:
     parts = ("cocoa_butter", "cocoa_solids", "water")
     code, name = "set-number", "Set number"
     if not made.known(*parts) or not made.grams["water"]:
         return Gauge(code, name, Section.DOES, None, _SET, made.needs(*parts), made.overcooked)
-    butter, cocoa, water = (made.grams[part] for part in parts)
-    value = set_number_of(made)
+    grams = {COMPONENTS[part]: made.grams[part] for part in parts[:2]}
+    if coating_g:
+        grams["more by compound, as its cream in practice"] = coating_g
+    water, terms = made.grams["water"], " + ".join(figure_text(own) for own in grams.values())
+    value = sum(grams.values()) / water
     working = Working(
         figure=f"Set number of {made.name}",
         value=value,
         unit="",
-        given=(
-            Given("cocoa butter", butter, "g"),
-            Given("cocoa solids, fat-free", cocoa, "g"),
-            Given("water", water, "g"),
-        ),
+        given=(*(Given(word, own, "g") for word, own in grams.items()), Given("water", water, "g")),
         rule="(cocoa butter + dry cocoa) / water: what firms for each part of what softens",
-        arithmetic=f"({figure_text(butter)} + {figure_text(cocoa)}) / {figure_text(water)} = "
-        f"{figure_text(value)}",
+        arithmetic=f"({terms}) / {figure_text(water)} = {figure_text(value)}",
         source=SET_SOURCE,
     )
     return Gauge(code, name, Section.DOES, working, _SET)

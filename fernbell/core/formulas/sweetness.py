@@ -31,7 +31,7 @@ SWEET_SOURCE = (
     "sweetness beside sucrose, middles of published ranges, from memory; acid, salt, cold and "
     "bitterness are not counted"
 )
-_PARTS = (*SWEETNESS, "polyols", "polyol", "glucose_syrup_solids", "dextrose_equivalent")
+SWEET_PARTS = (*SWEETNESS, "polyols", "polyol", "glucose_syrup_solids", "dextrose_equivalent")
 
 
 def syrup_sweetness(dextrose_equivalent: float) -> float:
@@ -71,19 +71,6 @@ def sweet_terms(made: Composition) -> Iterator[tuple[str, float, float]]:
             yield f"syrup solids DE {kind:g}", grams, syrup_sweetness(float(kind))
 
 
-def sweetness_of(made: Composition) -> float:
-    """Sweetness; 100 sum(g s) / mass, sugar itself being 100.
-
-    Args:
-        made: grams of each component, its sugars known [g].
-    Returns:
-        sweetness [sugar = 100].
-    Source:
-        relative sweetness from memory.
-    """
-    return 100 * sum(grams * sweet for _, grams, sweet in sweet_terms(made)) / made.mass_g
-
-
 def sweetness(made: Composition) -> Gauge:
     """The reading of sweetness.
 
@@ -95,11 +82,11 @@ def sweetness(made: Composition) -> Gauge:
         relative sweetness from memory.
     """
     valid = "up to about 60 % sugars; beyond that the tongue tells no difference"
-    if not made.known(*_PARTS):
-        needs = made.needs(*_PARTS)
+    if not made.known(*SWEET_PARTS):
+        needs = made.needs(*SWEET_PARTS)
         return Gauge("sweetness", "Sweetness", Section.DOES, None, valid, needs)
     terms = tuple(sweet_terms(made))
-    value = sweetness_of(made)
+    value = 100 * sum(grams * sweet for _, grams, sweet in terms) / made.mass_g
     sum_ = " + ".join(f"{figure_text(grams)} × {sweet:g}" for _, grams, sweet in terms) or "0"
     working = Working(
         figure=f"Sweetness of {made.name}",

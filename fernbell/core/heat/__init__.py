@@ -11,6 +11,15 @@ from fernbell.core.heat.boiling import (
 )
 from fernbell.core.heat.density import baume_of, brix_of, gravity_of, syrup_density
 from fernbell.core.heat.freezing import FREEZING_SOURCE, freezing_point, ice_share
+from fernbell.core.heat.mixing import (
+    COCOA_BUTTER_MELTS_KJ_KG,
+    MILK_FAT_MELTS_KJ_KG,
+    MIXING_SOURCE,
+    Portion,
+    mixed_at,
+    seed_for,
+    specific_heat,
+)
 from fernbell.core.heat.solutions import (
     POLYOLS,
     SATURATION_G,
@@ -36,13 +45,17 @@ from fernbell.core.heat.steam import (
 
 __all__ = [
     "CARAMEL_FROM_C",
+    "COCOA_BUTTER_MELTS_KJ_KG",
     "FREEZING_SOURCE",
+    "MILK_FAT_MELTS_KJ_KG",
+    "MIXING_SOURCE",
     "MOST_ALTITUDE_M",
     "POLYOLS",
     "SATURATION_G",
     "SOLUTES",
     "SYRUP_SOURCE",
     "WATER_G_MOL",
+    "Portion",
     "Solute",
     "Solution",
     "air_pressure",
@@ -57,7 +70,10 @@ __all__ = [
     "ice_share",
     "ideal_activity",
     "merged",
+    "mixed_at",
+    "seed_for",
     "solution",
+    "specific_heat",
     "steam_pressure",
     "steam_temperature",
     "sucrose_at",

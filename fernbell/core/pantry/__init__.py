@@ -1,7 +1,13 @@
 """Ingredients: density, what they are weighed on, and what one piece weighs."""
 
 from fernbell.core.pantry.allergens import ALLERGENS, check_allergens
-from fernbell.core.pantry.chocolate import USUAL_TEMPER, Chocolate, ChocolateKind, Temper
+from fernbell.core.pantry.chocolate import (
+    COATINGS_FIRM,
+    USUAL_TEMPER,
+    Chocolate,
+    ChocolateKind,
+    Temper,
+)
 from fernbell.core.pantry.eggs import EGG_GRADES, EggGrade, EggPart, egg_mass, other_part
 from fernbell.core.pantry.gelatin import (
     AS_SOLD_DRY,
@@ -38,18 +44,22 @@ from fernbell.core.pantry.measuring import (
     said_in_kitchen,
 )
 from fernbell.core.pantry.packs import Pack, Price, price_on, price_per_kg
+from fernbell.core.pantry.roles import LIQUIDS, SWEETS, Role, coating_of, role_by, role_of
 
 __all__ = [
     "ALLERGENS",
     "AS_SOLD_DRY",
+    "COATINGS_FIRM",
     "COMPONENTS",
     "EGG_GRADES",
     "FATS",
     "KINDS",
+    "LIQUIDS",
     "PECTIN_KINDS",
     "REFERENCE_BLOOM",
     "SCHOOL_SOURCE",
     "SUGARS",
+    "SWEETS",
     "USUAL_TEMPER",
     "WHY_TWO",
     "Chocolate",
@@ -64,12 +74,14 @@ __all__ = [
     "Pack",
     "Piece",
     "Price",
+    "Role",
     "School",
     "State",
     "Status",
     "Store",
     "Temper",
     "check_allergens",
+    "coating_of",
     "completed",
     "cup_density",
     "egg_mass",
@@ -82,5 +94,7 @@ __all__ = [
     "price_on",
     "price_per_kg",
     "read_densities",
+    "role_by",
+    "role_of",
     "said_in_kitchen",
 ]

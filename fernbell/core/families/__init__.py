@@ -1,0 +1,52 @@
+"""Families of formulas: the jobs they are set for, their dials, starters and rescue."""
+
+from fernbell.core.families.aside import Aside
+from fernbell.core.families.asides import asides
+from fernbell.core.families.catalog import FAMILIES, job_named
+from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
+from fernbell.core.families.drips import Drips, drips
+from fernbell.core.families.family import Band, Dial, Failure, Family, Job, Part, find_job
+from fernbell.core.families.folding import folding, judge_fold
+from fernbell.core.families.proposing import Proposal, Wish, propose, slot_choices, tempered
+from fernbell.core.families.stuffs import STUFFS, Stuff, choices, fits, nearest
+from fernbell.core.families.swap_notes import Note, swap_notes
+from fernbell.core.families.swapping import Kept, Swap, swap
+from fernbell.core.families.windows import windows_for
+
+__all__ = [
+    "FAMILIES",
+    "STUFFS",
+    "Aside",
+    "Band",
+    "Dial",
+    "Drips",
+    "Failure",
+    "Family",
+    "Job",
+    "Kept",
+    "Landing",
+    "Note",
+    "Part",
+    "Proposal",
+    "Stuff",
+    "Swap",
+    "Wish",
+    "asides",
+    "choices",
+    "drips",
+    "find_job",
+    "fits",
+    "folding",
+    "job_named",
+    "judge_fold",
+    "nearest",
+    "propose",
+    "read_dial",
+    "slot_choices",
+    "swap",
+    "swap_notes",
+    "tempered",
+    "turn",
+    "weighable",
+    "windows_for",
+]

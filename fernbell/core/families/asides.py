@@ -1,0 +1,173 @@
+"""What else to know of a formula set for its job: by the cup, in the pot, whether it holds."""
+
+from collections.abc import Callable, Iterator, Mapping
+
+from fernbell.core.errors import CoreError
+from fernbell.core.families.aside import Aside
+from fernbell.core.families.folding import folding
+from fernbell.core.families.holding import holding
+from fernbell.core.formulas import FIGURES, Lines, Step, read_formulas
+from fernbell.core.formulas.book import Book, Formula
+from fernbell.core.pantry import LIQUIDS, Role, cup_density
+from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
+
+
+def asides(kind: str, lines: Lines, steps: tuple[Step, ...]) -> tuple[Aside, ...]:
+    """What else to know of a formula of a kind.
+
+    Args:
+        kind: such as 'ganache' [text].
+        lines: the formula [Lines].
+        steps: its method, shape (n,) [Step].
+    Returns:
+        asides; none where there is nothing to say [Aside].
+    Source:
+        each names its own.
+    """
+    found = []
+    for ask in _BY_KIND.get(kind, ()):
+        try:
+            found += list(ask(lines, steps))
+        except CoreError:
+            continue
+    return tuple(found)
+
+
+def ratios(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """Chocolate to its liquid, by weight and by the cup.
+
+    Args:
+        lines: the formula [Lines].
+        steps: not asked [Step].
+    Returns:
+        two asides; one where a cup of something is not known [Aside].
+    Source:
+        a cup of chopped chocolate is not a cup of cream: densities are the pantry's.
+    """
+    mix = lines.mix()
+    chocolate, liquid = mix.of((Role.CHOCOLATE,)), mix.of(LIQUIDS)
+    if not chocolate or not liquid:
+        return
+    yield _ratio("Chocolate to liquid, by weight", chocolate, liquid, "g")
+    cups = [_cup(lines, at) for at in range(len(lines.roles))]
+    pairs = list(zip(mix.masses_g, cups, lines.roles, strict=True))
+    if any(cup is None for g, cup, role in pairs if g and role in (Role.CHOCOLATE, *LIQUIDS)):
+        return
+    solid = sum(g / cup for g, cup, role in pairs if cup and role is Role.CHOCOLATE)
+    wet = sum(g / cup for g, cup, role in pairs if cup and role in LIQUIDS)
+    yield _ratio("The same by the cup", solid, wet, "ml")
+
+
+def _cup(lines: Lines, at: int) -> float | None:
+    of = lines.formula.lines[at].ingredient
+    if of is None:
+        return None
+    ingredient = lines.book.ingredient(of)
+    chopped = next((one.density_g_ml for one in ingredient.states if one.name == "chopped"), None)
+    return chopped or cup_density(ingredient)
+
+
+def _ratio(name: str, top: float, bottom: float, unit: str) -> Aside:
+    value = top / bottom
+    working = Working(
+        name,
+        value,
+        "",
+        (Given("chocolate", top, unit), Given("liquid", bottom, unit)),
+        "chocolate / liquid",
+        f"{figure_text(top)} / {figure_text(bottom)} = {figure_text(value)}",
+        COMMON_PRACTICE,
+    )
+    return Aside(name, f"{value:.2f} : 1", working)
+
+
+KEEPS = (
+    (0.95, "2-3 days cold"),
+    (0.90, "about 5 days cold"),
+    (0.85, "1-2 weeks cold"),
+    (0.80, "3-4 weeks at 15 °C"),
+    (0.70, "a few months, closed"),
+    (0.0, "many months, closed"),
+)
+"""How long kitchens keep a ganache or caramel, by its water activity from there on; common
+practice, no promise: the kitchen's own food-safety plan goes first."""
+
+
+def keeps(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """How long it keeps, by its water activity.
+
+    Args:
+        lines: the formula [Lines].
+        steps: not asked [Step].
+    Returns:
+        an aside [Aside].
+    Raises:
+        CoreError: the water activity cannot be read.
+    Source:
+        common practice; no promise of shelf life.
+    """
+    working = FIGURES["water-activity"].working(lines.mix())
+    says = next(words for least, words in KEEPS if working.value >= least)
+    yield Aside("Keeps, as kitchens do", says, working)
+
+
+POT_TIMES = 4.0
+
+
+def pot(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """The pot it boils up in: four times its volume at least.
+
+    Args:
+        lines: the formula [Lines].
+        steps: not asked [Step].
+    Returns:
+        an aside; none while its density is unknown [Aside].
+    Source:
+        common practice.
+    """
+    formula = lines.formula
+    book = Book(lines.book.ingredients, (*_others(lines), formula))
+    read = read_formulas(book, [formula.key])[formula.key]
+    if read.body is None or not read.body.mass_g:
+        return
+    volume = read.batch_g / (read.body.mass_g / read.body.gas_free_ml)
+    value = POT_TIMES * volume / 1000
+    working = Working(
+        "Pot, at least",
+        value,
+        "l",
+        (Given("all of it, without air", volume, "ml"), Given("boils up", POT_TIMES, "times")),
+        "volume × 4",
+        f"{POT_TIMES:g} × {figure_text(volume)} ml = {figure_text(value)} l",
+        COMMON_PRACTICE,
+    )
+    yield Aside("Pot, at least", f"{value:.1f} l", working)
+
+
+def _others(lines: Lines) -> tuple[Formula, ...]:
+    return tuple(one for one in lines.book.formulas if one.key != lines.formula.key)
+
+
+def folds(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """At which temperature the fold ends.
+
+    Args:
+        lines: the formula [Lines].
+        steps: its method, shape (n,) [Step].
+    Returns:
+        an aside; none where nothing is folded [Aside].
+    Source:
+        heat balance, see folding.
+    """
+    found = folding(lines, steps)
+    if found is not None:
+        yield Aside("Folded, it is at", f"{found.value:.0f} °C", found)
+
+
+Ask = Callable[[Lines, tuple[Step, ...]], Iterator[Aside]]
+_BY_KIND: Mapping[str, tuple[Ask, ...]] = {
+    "ganache": (ratios, keeps),
+    "caramel": (pot, keeps),
+    "mousse": (holding, folds),
+    "cream": (folds,),
+}

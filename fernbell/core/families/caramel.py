@@ -1,0 +1,171 @@
+"""Caramel: the final temperature sets the water left, and that the texture."""
+
+from fernbell.core.families.family import (
+    BURNS,
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    chill,
+    cooked_to,
+    losses,
+    reading,
+    rest,
+    step,
+    window,
+)
+from fernbell.core.formulas import Step, Until
+from fernbell.core.pantry import Role
+
+DIAL = Dial(
+    reading("boils"),
+    "where it boils at the end: the water left goes with it",
+    bands(
+        *(101.5, "runs", 103, "sauces", 106, "fills", 112, "thick", 116.5, "chews"),
+        *(122, "firm", 130, "hard", 140),
+    ),
+    Until.TEMPERATURE,
+    "temperatures of common practice; the boiling curve of syrups",
+)
+FAT = Dial(
+    reading("fat"),
+    "fat in the whole",
+    bands(10, "soft", 30, "creams", 45, "greasy", 60),
+    (Role.BUTTER,),
+)
+TOFFEE = Dial(
+    reading("water"),
+    "water left: it is stirred on a low heat, not measured by the boil",
+    bands(6, "firm", 11, "spreads", 18, "runs", 30),
+    (Role.CONDENSED,),
+)
+SWEET = window(25, 75, "Below it is cream with sugar, above it only sweet.")
+
+_WET = step(
+    "caramel",
+    "Wet: sugar, glucose and a little water on low heat until clear, then high, unstirred. Dry: "
+    "sugar in a hot pot, a third at a time. To amber.",
+    170,
+    sign="amber",
+    caution=BURNS,
+)
+_STOP = step(
+    "stop",
+    "Off the heat, warm cream at once, stirring. It boils up: a pot of four times the volume.",
+    caution=BURNS,
+)
+_BUTTER = step("butter", "Butter and salt in; change the bowl, ice bath.", 60, tool="hand blender")
+
+_SUGAR = Part("sugar", 200, "caramel", "color and sweetness", slot="with")
+_GLUCOSE = Part("glucose", 60, "caramel", "keeps it from crystals", optional=True)
+_SALT = Part("salt", 4, "butter", "balance", optional=True)
+
+
+def _cream(grams: float) -> Part:
+    return Part("cream", grams, "stop", "stops the cooking; its fat and water", slot="on")
+
+
+def _butter(grams: float) -> Part:
+    return Part("butter", grams, "butter", "body and short texture")
+
+
+def _job(
+    key: str, name: str, band: str, aim: float, parts: tuple[Part, ...], last: Step, *notes: str
+) -> Job:
+    steps = (
+        _WET,
+        _STOP,
+        step("cook", "Cook on, stirring.", aim, sign=f"{aim:g} °C"),
+        _BUTTER,
+        last,
+    )
+    return Job(
+        *(key, name, DIAL, band, aim, parts, steps),
+        cooked_to(aim, 3, 12),
+        {"sweetness": SWEET, "fat": window(8, 38, "Below it sticks, above it sweats fat.")},
+        notes=notes,
+    )
+
+
+CARAMEL = Family(
+    "caramel",
+    "Caramel",
+    "caramel",
+    (
+        _job(
+            *("sauce", "a sauce", "sauces", 104),
+            (_SUGAR, _GLUCOSE, _cream(260), _butter(40), _SALT),
+            step("cool", "Into a clean bowl, film touching.", 20, wait=rest(60)),
+            "Runs at room temperature; rewarm gently.",
+        ),
+        _job(
+            *("fill", "filling", "fills", 108),
+            (_SUGAR, _GLUCOSE, _cream(260), _butter(60), _SALT),
+            step("fill", "Pour at 60 °C, or pipe when cold.", 60, wait=chill(60, 720, placed=True)),
+        ),
+        _job(
+            *("chew", "soft chews", "chews", 119),
+            (_SUGAR, Part("glucose", 100, "caramel", "chew"), _cream(220), _butter(60), _SALT),
+            step("frame", "Into an oiled frame; cut when cold, wrap.", 20, wait=rest(240)),
+        ),
+        _job(
+            *("firm", "firm pieces", "firm", 125),
+            (_SUGAR, Part("glucose", 90, "caramel", "chew"), _cream(180), _butter(50), _SALT),
+            step("frame", "Onto an oiled mat; mark while warm.", 40, wait=rest(120)),
+        ),
+        Job(
+            *("toffee", "condensed-milk toffee", TOFFEE, "spreads", 14),
+            (
+                Part("condensed", 400, "cook", "body; it scorches", slot="on"),
+                Part("brown-sugar", 100, "cook", "flavor", slot="with"),
+                Part("butter", 100, "cook", "body"),
+                _SALT,
+            ),
+            (
+                step(
+                    "cook",
+                    "Low heat, stirring throughout, never boiling: it scorches.",
+                    95,
+                    8,
+                    tool="spatula",
+                    sign="leaves the pan",
+                    caution=BURNS,
+                ),
+                step("pour", "Pour at once; it firms cold.", 70, wait=chill(60, placed=True)),
+            ),
+            losses(5, 4),
+            {"sweetness": window(25, 75, "Sweeter still, and nothing else is tasted.")},
+        ),
+        Job(
+            *("cream", "a caramel buttercream", FAT, "creams", 36),
+            (
+                _SUGAR,
+                Part("cream", 220, "stop", "stops the cooking", slot="on"),
+                Part("butter", 220, "whip", "soft; it carries the air", overrun_percent=25),
+                _SALT,
+            ),
+            (
+                _WET,
+                _STOP,
+                step("cool", "Cold, to 18-20 °C.", 20, wait=rest(120)),
+                step("whip", "Whip with soft butter of the same temperature.", 20, 6, tool="whisk"),
+            ),
+            losses(4, 3),
+            {"sweetness": window(15, 50, "Below it tastes of butter, above it cloys.")},
+        ),
+    ),
+    (
+        Failure("bitter", "too dark", "Stop in an ice bath; watch the color from 165 °C."),
+        Failure(
+            "crystals",
+            "stirred while it boiled, sides not cleaned",
+            "Water in, dissolve again; clean sides; acid or glucose.",
+        ),
+        Failure("splits", "butter in too hot", "Below 60 °C a spoon of warm cream; blend."),
+        Failure("too soft or hard when cold", "the final temperature", "Cook again to another."),
+    ),
+    (BURNS, "It boils up when the cream goes in: a pot of at least four times the volume."),
+    flavor="amber",
+)

@@ -1,0 +1,152 @@
+"""Creams: whipped, lightened with custard, and buttercreams of three schools."""
+
+from fernbell.core.families.family import (
+    BLOOM,
+    BURNS,
+    COOLING,
+    EGG,
+    STEAM,
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    chill,
+    losses,
+    reading,
+    step,
+    window,
+)
+from fernbell.core.pantry import SWEETS, Role
+
+CHANTILLY = Dial(
+    reading("fat"),
+    "fat in the whole: it holds the air",
+    bands(20, "does not hold", 28, "whips", 36, "holds long", 44, "butter", 55),
+    (Role.CREAM,),
+)
+DIPLOMAT = Dial(
+    reading("gelatin-water"),
+    "gelatin of 200 bloom on the water",
+    bands(0.2, "spoons", 0.6, "pipes", 1.2, "cuts", 2, "rubber", 3),
+    (Role.GELATIN,),
+)
+BUTTERCREAM = Dial(
+    reading("fat"),
+    "fat in the whole",
+    bands(18, "loose", 28, "spreads", 40, "pipes sharp", 52, "greasy", 70),
+    (Role.BUTTER,),
+)
+PLAIN = Dial(
+    reading("sweetness"),
+    "sweetness, sugar being 100",
+    bands(25, "butter", 38, "spreads", 54, "stiff", 70),
+    SWEETS,
+)
+SWEET = window(5, 26, "Below it tastes flat, above it cloys.")
+_BUTTER = Part("butter", 250, "butter", "the dial sets it; soft", overrun_percent=25)
+_BEAT = step("butter", "Soft butter in below 30 °C, spoon by spoon; whip on.", 27, tool="whisk")
+_FAT = window(24, 56, "Below it does not hold, above it is greasy.")
+
+CREAMS = Family(
+    "cream",
+    "Creams",
+    "cream",
+    (
+        Job(
+            *("chantilly", "Chantilly", CHANTILLY, "whips", 33),
+            (
+                Part("cream", 400, "whip", "air; 2-6 °C", slot="on", overrun_percent=100),
+                Part("mascarpone", 40, "whip", "the longer hold", optional=True),
+                Part("icing-sugar", 40, "whip", "sweetness"),
+            ),
+            (step("whip", "Chilled bowl, cream at 2-6 °C, to soft peak.", 4, sign="soft peak"),),
+            losses(0, 3),
+            {"sweetness": SWEET},
+        ),
+        Job(
+            *("diplomat", "diplomat", DIPLOMAT, "pipes", 0.9),
+            (
+                Part("milk", 250, "boil", "the liquid", slot="on"),
+                Part("yolk", 45, "mix", "body"),
+                Part("sugar", 60, "mix", "sweetness"),
+                Part("starch", 22, "mix", "thickens"),
+                Part("gelatin", 4, "bloom", "the dial sets it", slot="set"),
+                Part("water", 22, "bloom", "blooms the gelatin"),
+                Part("cream", 200, "fold", "air", slot="cream", overrun_percent=90),
+            ),
+            (
+                BLOOM,
+                step("boil", "Milk to the boil.", 100),
+                step("mix", "Yolks, sugar, starch; half the hot milk in; back.", 60),
+                step("hold", "1-2 min at the boil; gelatin in at 70 °C.", 100, 2, caution=COOLING),
+                step("fold", "Custard at 20 °C, smooth; soft cream in.", 20, tool="spatula"),
+                step("set", "Pipe at once, or chill.", 4, wait=chill(60, 1440)),
+            ),
+            losses(4, 4),
+            {"sweetness": SWEET, "fat": window(8, 24, "Below it is thin, above it is heavy.")},
+        ),
+        Job(
+            *("meringue", "a buttercream, on meringue", BUTTERCREAM, "pipes sharp", 43),
+            (
+                Part("white", 100, "whip", "air", overrun_percent=400),
+                Part("sugar", 170, "syrup", "cooks the whites"),
+                Part("water", 55, "syrup", "dissolves the sugar"),
+                _BUTTER,
+            ),
+            (
+                step("whip", "Whites to soft peaks.", 20),
+                step("syrup", "Syrup onto the whipping whites.", 119, caution=BURNS),
+                _BEAT,
+            ),
+            losses(8, 4),
+            {"sweetness": window(14, 42, "Below it tastes of butter, above it cloys.")},
+            notes=("Least sweet; the Swiss way heats whites and sugar to 72 °C over steam.",),
+        ),
+        Job(
+            *("custard", "a buttercream, on custard", BUTTERCREAM, "spreads", 35),
+            (
+                Part("milk", 200, "boil", "the liquid", slot="on"),
+                Part("yolk", 50, "mix", "body"),
+                Part("sugar", 110, "mix", "sweetness"),
+                Part("starch", 18, "mix", "thickens"),
+                _BUTTER,
+            ),
+            (
+                step("boil", "Milk to the boil.", 100),
+                step("mix", "Yolks, sugar, starch; half the hot milk in; back.", 60),
+                step("hold", "1-2 min at the boil; cool to 20 °C.", 100, 2, caution=COOLING),
+                _BEAT,
+            ),
+            losses(4, 4),
+            {"sweetness": window(10, 36, "Below it tastes of butter, above it cloys.")},
+        ),
+        Job(
+            *("plain", "a buttercream, plain sugar", PLAIN, "spreads", 46),
+            (
+                Part("butter", 250, "butter", "soft", overrun_percent=30),
+                Part("icing-sugar", 240, "butter", "the dial sets it"),
+                Part("cream", 40, "loosen", "loosens", slot="on"),
+            ),
+            (
+                step("butter", "Soft butter beaten pale; sifted sugar in three turns.", 20, 8),
+                step("loosen", "Cream in; too much acid liquid curdles it.", 20),
+            ),
+            losses(0, 4),
+            {"fat": _FAT},
+            notes=("No egg to cook; the sweetest.",),
+        ),
+    ),
+    (
+        Failure(
+            "buttercream curdled",
+            "butter or base too cold, too much acid liquid",
+            "Warm the bowl, whip on; add slowly.",
+        ),
+        Failure("over-whipped", "warm, or whipped long", "A spoon of liquid cream, by hand."),
+        Failure("runs", "butter too warm", "Chill the bowl ten minutes; whip again."),
+    ),
+    (EGG, COOLING, STEAM),
+    flavor="cream",
+)

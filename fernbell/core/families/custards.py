@@ -1,0 +1,230 @@
+"""Custards: set by yolk, egg or starch, and by the heat they take."""
+
+from fernbell.core.families.family import (
+    BLOOM,
+    COOLING,
+    EGG,
+    STEAM,
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    chill,
+    losses,
+    reading,
+    step,
+    window,
+)
+from fernbell.core.families.mousse import GELATIN
+from fernbell.core.formulas import ratio
+from fernbell.core.pantry import Role
+
+DAIRY = (Role.MILK, Role.CREAM)
+YOLK = Dial(
+    ratio("yolk-liquid", "Yolk on milk and cream", (Role.YOLK,), DAIRY),
+    "grams of yolk on 100 g of milk and cream",
+    bands(4, "thin", 12, "coats the spoon", 22, "rich", 32, "eggy", 45),
+    (Role.YOLK,),
+)
+BRULEE = Dial(
+    ratio("yolk-liquid", "Yolk on milk and cream", (Role.YOLK,), DAIRY),
+    "grams of yolk on 100 g of milk and cream",
+    bands(6, "does not set", 14, "wobbles", 24, "firm", 32, "eggy", 45),
+    (Role.YOLK,),
+)
+EGGS = Dial(
+    ratio("egg-liquid", "Egg on milk and cream", (Role.EGG, Role.YOLK), DAIRY),
+    "grams of egg on 100 g of milk and cream",
+    bands(12, "does not set", 26, "trembles", 38, "unmolds", 52, "rubber", 80),
+    (Role.EGG,),
+)
+STARCH = Dial(
+    ratio("starch-milk", "Starch on milk", (Role.STARCH, Role.FLOUR), DAIRY),
+    "grams of starch on 100 g of milk",
+    bands(3, "pours", 6.5, "spoons", 8, "pipes", 10.5, "bakes", 14, "pasty", 20),
+    (Role.STARCH, Role.FLOUR),
+)
+BUTTERED = Dial(
+    reading("fat"),
+    "fat in the whole, most of it butter",
+    bands(8, "soft", 18, "holds", 28, "greasy", 40),
+    (Role.BUTTER,),
+)
+WINE = Dial(
+    ratio("yolk-wine", "Yolk on wine", (Role.YOLK,), (Role.ALCOHOL,)),
+    "grams of yolk on 100 g of wine",
+    bands(25, "thin", 60, "ribbon", 110, "heavy", 180),
+    (Role.YOLK,),
+)
+SWEET = window(7, 26, "Below it tastes flat, above it cloys.")
+FAT = window(3, 34, "Below it is thin, above it coats the tongue.")
+
+_MILK = Part("milk", 500, "boil", "the liquid", slot="on")
+_VANILLA = Part("vanilla", 2, "", "flavor", optional=True, strained=True)
+_BOIL = step("boil", "Bring milk to the boil with half the sugar and the vanilla.", 100)
+_COOK = step(
+    "cook",
+    "Half of it hot onto yolks and sugar to temper; back, stirring, never boiling; strain.",
+    83,
+    tool="spatula",
+    sign="coats the spoon",
+    caution=EGG,
+)
+_PASTRY = (
+    _MILK,
+    _VANILLA,
+    Part("yolk", 90, "mix", "body"),
+    Part("sugar", 110, "mix", "sweetness"),
+    Part("starch", 45, "mix", "the dial sets it: it thickens at the boil"),
+)
+_PASTRY_STEPS = (
+    _BOIL,
+    step("mix", "Yolks, sugar and starch whisked smooth; half the hot milk in; back.", 60),
+    step("hold", "Must boil: 1-2 min at the boil, whisking.", 100, 2, sign="slow bubbles"),
+)
+_COOL = step("cool", "Film touching, thin on a tray.", 4, wait=chill(60, 2880), caution=COOLING)
+_BATH = "Fill at the oven, water to half their height."
+
+CUSTARDS = Family(
+    "custard",
+    "Custards",
+    "custard",
+    (
+        Job(
+            *("anglaise", "an anglaise", YOLK, "coats the spoon", 18),
+            (
+                _MILK,
+                _VANILLA,
+                Part("yolk", 90, "cook", "the dial sets it"),
+                Part("sugar", 90, "cook"),
+            ),
+            (_BOIL, _COOK, step("cool", "Ice bath.", 4, wait=chill(30, 2880), caution=COOLING)),
+            losses(3, 3),
+            {"sweetness": SWEET, "fat": FAT},
+        ),
+        Job(
+            *("pastry", "pastry cream", STARCH, "pipes", 9),
+            (*_PASTRY, Part("butter", 40, "butter", "shine and a short melt", optional=True)),
+            (*_PASTRY_STEPS, step("butter", "Butter in at 60 °C.", 60), _COOL),
+            losses(5, 4),
+            {"sweetness": SWEET, "fat": FAT},
+        ),
+        Job(
+            *("mousseline", "mousseline", BUTTERED, "holds", 24),
+            (*_PASTRY, Part("butter", 220, "whip", "the dial sets it", overrun_percent=20)),
+            (
+                *_PASTRY_STEPS,
+                _COOL,
+                step(
+                    "whip",
+                    "Butter and custard at the same 20 °C: a fifth of the custard first, then all.",
+                    20,
+                    6,
+                    tool="whisk",
+                ),
+            ),
+            losses(5, 4),
+            {"sweetness": SWEET},
+        ),
+        Job(
+            *("bavarois", "bavarois", GELATIN, "slices", 1.0),
+            (
+                Part("milk", 250, "boil", "the liquid", slot="on"),
+                _VANILLA,
+                Part("yolk", 70, "cook", "body"),
+                Part("sugar", 75, "cook", "sweetness"),
+                Part("gelatin", 9, "bloom", "the dial sets it", slot="set"),
+                Part("water", 50, "bloom", "blooms the gelatin"),
+                Part("cream", 250, "fold", "air", slot="cream", overrun_percent=90),
+            ),
+            (
+                BLOOM,
+                _BOIL,
+                _COOK,
+                step("melt", "Gelatin in, off the heat; cool.", 60, caution=COOLING),
+                step("fold", "Custard at 25-28 °C; soft cream in two turns.", 27, tool="spatula"),
+                step("set", "Into the mold.", 4, wait=chill(240, 2880)),
+            ),
+            losses(2, 3),
+            {"sweetness": SWEET, "fat": FAT},
+            kind="mousse",
+        ),
+        Job(
+            *("brulee", "crème brûlée", BRULEE, "wobbles", 19),
+            (
+                Part("cream", 400, "warm", "the liquid", slot="on"),
+                Part("milk", 100, "warm", "lightens it"),
+                _VANILLA,
+                Part("yolk", 95, "mix", "the dial sets it"),
+                Part("sugar", 75, "mix", "sweetness"),
+            ),
+            (
+                step("warm", "Warm cream and milk with vanilla.", 60),
+                step("mix", "Onto yolks and sugar without foam; strain.", 45),
+                step("fill", "Ramekins three quarters full. " + _BATH),
+                step("bake", "Until the middle still wobbles.", 100, 45, sign="wobbles"),
+                step("cool", "Cold; burn the sugar at service.", 4, wait=chill(120, 2880)),
+            ),
+            losses(4, 2),
+            {"sweetness": SWEET, "fat": window(15, 38, "Below it is thin, above it coats.")},
+            notes=("Torch: nothing that burns near, gas off at once.",),
+        ),
+        Job(
+            *("baked", "a baked custard", EGGS, "unmolds", 43),
+            (
+                Part("milk", 400, "warm", "the liquid", slot="on"),
+                Part("cream", 100, "warm", "roundness"),
+                _VANILLA,
+                Part("egg", 200, "mix", "the dial sets it"),
+                Part("sugar", 100, "mix", "sweetness"),
+            ),
+            (
+                step("warm", "Warm milk, cream, vanilla.", 60),
+                step("mix", "Onto egg and sugar without foam; strain. " + _BATH, 45),
+                step(
+                    "bake", "Until the middle still wobbles.", 150, 40, tool="oven", sign="wobbles"
+                ),
+                step("cool", "Cold, overnight for unmolding.", 4, wait=chill(240, 2880)),
+            ),
+            losses(4, 2),
+            {"sweetness": SWEET, "fat": window(3, 20, "Below it is thin, above it is heavy.")},
+        ),
+        Job(
+            *("sabayon", "sabayon", WINE, "ribbon", 80),
+            (
+                Part("wine", 150, "whisk", "flavor and the liquid", slot="on"),
+                Part("yolk", 120, "whisk", "the dial sets it", overrun_percent=200),
+                Part("sugar", 80, "whisk", "sweetness"),
+            ),
+            (
+                step(
+                    "whisk",
+                    "Over steam, the bowl not touching the water, to the ribbon.",
+                    82,
+                    8,
+                    tool="whisk",
+                    sign="ribbon",
+                    caution=STEAM,
+                ),
+            ),
+            losses(4, 4),
+            {"sweetness": window(14, 36, "Below it is sharp, above it cloys.")},
+            notes=("Served at once.",),
+        ),
+    ),
+    (
+        Failure("curdled", "above 85 °C", "Strain, blend; start again if it smells of egg."),
+        Failure("thins later", "not boiled: yolk eats the starch", "1-2 min at the boil."),
+        Failure(
+            "cracked or watery",
+            "oven too hot, water in",
+            "Lower; a calibrated oven; rotate half-way; cover the bath.",
+        ),
+        Failure("full of holes", "foam on it, too hot", "Strain, skim, lower oven."),
+        Failure("mousseline curdles", "butter or base too cold", "Warm the bowl, whip on."),
+    ),
+    (EGG, COOLING, STEAM),
+    flavor="cream",
+)

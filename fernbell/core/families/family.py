@@ -1,0 +1,340 @@
+"""What a family of formulas knows: its jobs, dials, windows, order of method, failures, rescue."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field
+
+from fernbell.core.errors import CoreError, UnknownKey
+from fernbell.core.formulas import (
+    FIGURES,
+    CookedTo,
+    Figure,
+    Losses,
+    Step,
+    Until,
+    Wait,
+    WaitKind,
+    Window,
+)
+from fernbell.core.pantry import Role
+from fernbell.core.working import COMMON_PRACTICE
+
+BURNS = "Hot sugar: sleeves down, cold water at hand, nobody behind you."
+EGG = "Lightly cooked egg: use pasteurized, or hold the temperature. Local codes go first."
+COOLING = "Cool fast and thin: 57 to 21 °C within 2 h, to 5 °C within 6 h in all."
+STEAM = "Steam burns: lift the bowl away from you; it must not touch the water."
+
+
+@dataclass(frozen=True, slots=True)
+class Band:
+    """A stretch of a dial, in words: 'slices' from 1.12 to 1.32."""
+
+    name: str
+    least: float
+    most: float
+
+
+Lever = tuple[Role, ...] | Until
+"""What a dial turns: the lines of some roles, or how far it is cooked."""
+
+
+@dataclass(frozen=True, slots=True)
+class Dial:
+    """A figure that sets a formula for its job: its bands end to end, and what turning it moves."""
+
+    figure: Figure
+    says: str
+    bands: tuple[Band, ...]
+    lever: Lever
+    source: str = COMMON_PRACTICE
+
+    def __post_init__(self) -> None:
+        for low, high in zip(self.bands, self.bands[1:], strict=False):
+            if low.most != high.least:
+                raise CoreError("bands", f"{low.name} and {high.name}", "end to end")
+
+    @property
+    def least(self) -> float:
+        """Where it begins."""
+        return self.bands[0].least
+
+    @property
+    def most(self) -> float:
+        """Where it ends."""
+        return self.bands[-1].most
+
+    def band_at(self, value: float) -> Band | None:
+        """The band a value lies in; None off the dial."""
+        return next((one for one in self.bands if one.least <= value <= one.most), None)
+
+    def band(self, name: str) -> Band:
+        """The band of that name."""
+        for one in self.bands:
+            if one.name == name:
+                return one
+        raise UnknownKey("band", name, f"one of {', '.join(one.name for one in self.bands)}")
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """One line of a starter: so much of a stuff (see `STUFFS`) for its size, and why.
+
+    `slot` names it as a choice of the sentence ('with', 'on'); what is `optional` may be left out.
+    """
+
+    stuff: str
+    mass_g: float
+    stage: str = ""
+    why: str = ""
+    slot: str = ""
+    optional: bool = False
+    overrun_percent: float = 0.0
+    strained: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Job:
+    """What a formula is for: where its dial should stand, a starter, and what decides.
+
+    `windows` are the readings that decide beside the dial, by code; `notes` what to know about
+    its use, such as how it is rewarmed.
+    """
+
+    key: str
+    name: str
+    dial: Dial
+    band: str
+    aim: float
+    parts: tuple[Part, ...]
+    steps: tuple[Step, ...]
+    losses: Losses = field(default_factory=lambda: losses(0, 2))
+    windows: Mapping[str, Window] = field(default_factory=dict)
+    notes: tuple[str, ...] = ()
+    kind: str = ""
+    measured_density_g_ml: float | None = None
+    base: str = ""
+
+    def __post_init__(self) -> None:
+        band = self.dial.band(self.band)
+        if not band.least <= self.aim <= band.most:
+            raise CoreError("aim", f"{self.aim:g}", f"in the band it is for, {band.name}")
+
+
+@dataclass(frozen=True, slots=True)
+class Failure:
+    """A sign of something gone wrong, why, and how it is saved or prevented."""
+
+    sign: str
+    why: str
+    rescue: str
+
+
+@dataclass(frozen=True, slots=True)
+class Family:
+    """A family of formulas of one kind."""
+
+    key: str
+    name: str
+    kind: str
+    jobs: tuple[Job, ...]
+    failures: tuple[Failure, ...]
+    cautions: tuple[str, ...] = ()
+    flavor: str = ""
+
+    def job(self, key: str) -> Job:
+        """The job of that key."""
+        for one in self.jobs:
+            if one.key == key:
+                return one
+        raise UnknownKey(
+            "job", f"{self.key}.{key}", f"one of {', '.join(j.key for j in self.jobs)}"
+        )
+
+
+def window(least: float | None, most: float | None, why: str) -> Window:
+    """A window of common practice.
+
+    Args:
+        least: lower end [unit of the reading], None is open.
+        most: upper end [unit of the reading], None is open.
+        why: what happens outside it [text].
+    Returns:
+        the window [Window].
+    Source:
+        common practice.
+    """
+    return Window(least, most, why, COMMON_PRACTICE)
+
+
+def bands(*edges: float | str) -> tuple[Band, ...]:
+    """Bands end to end from edges with names between: 0.6, 'pours', 0.92, 'coats', 1.12.
+
+    Args:
+        edges: numbers and names in turn, beginning and ending with a number [unit of the dial].
+    Returns:
+        bands, shape (n,) [Band].
+    Source:
+        definition.
+    """
+    ends = [float(one) for one in edges[::2]]
+    names = [str(one) for one in edges[1::2]]
+    return tuple(
+        Band(name, low, high) for name, low, high in zip(names, ends, ends[1:], strict=False)
+    )
+
+
+def reading(code: str) -> Figure:
+    """The figure of a reading every formula has.
+
+    Args:
+        code: such as 'set-number' [text].
+    Returns:
+        the figure [Figure].
+    Raises:
+        KeyError: there is none; a family is data and this is found by importing it [KeyError].
+    Source:
+        definition.
+    """
+    return FIGURES[code]
+
+
+def step(
+    stage: str,
+    text: str,
+    temperature_c: float | None = None,
+    minutes: float | None = None,
+    *,
+    wait: Wait | None = None,
+    tool: str = "",
+    sign: str = "",
+    caution: str = "",
+) -> Step:
+    """A step of a method, its stage first.
+
+    Args:
+        stage: its short name [text].
+        text: what to do [text].
+        temperature_c: to which temperature [°C].
+        minutes: how long [min].
+        wait: what it ends with [Wait].
+        tool: with what [text].
+        sign: what to stop at [text].
+        caution: what to beware of [text].
+    Returns:
+        the step [Step].
+    Source:
+        definition.
+    """
+    return Step(text, wait, stage, temperature_c, minutes, tool, sign, caution)
+
+
+def losses(cooking: float = 0, pan: float = 2, tasting: float = 0) -> Losses:
+    """Shares that are lost.
+
+    Args:
+        cooking: boiled or baked off [%].
+        pan: left in the pan [%].
+        tasting: tasted [%].
+    Returns:
+        losses [Losses].
+    Source:
+        definition.
+    """
+    return Losses(cooking, pan, tasting)
+
+
+def cooked_to(temperature_c: float, pan: float = 3, stands_in: float = 0) -> Losses:
+    """Cooked until the thermometer says so; the share stands in while it cannot be worked out.
+
+    Args:
+        temperature_c: until when [°C].
+        pan: left in the pan [%].
+        stands_in: boiled off where it cannot be worked out [%].
+    Returns:
+        losses [Losses].
+    Source:
+        definition.
+    """
+    return Losses(stands_in, pan, cooked_to=CookedTo(Until.TEMPERATURE, temperature_c))
+
+
+def by_brix(brix: float, pan: float = 3, stands_in: float = 0) -> Losses:
+    """Cooked until the refractometer says so.
+
+    Args:
+        brix: until when [°Bx].
+        pan: left in the pan [%].
+        stands_in: boiled off where it cannot be worked out [%].
+    Returns:
+        losses [Losses].
+    Source:
+        definition.
+    """
+    return Losses(stands_in, pan, cooked_to=CookedTo(Until.BRIX, brix))
+
+
+def rest(least: float, most: float | None = None) -> Wait:
+    """A rest before it is used.
+
+    Args:
+        least: at least [min].
+        most: at most [min].
+    Returns:
+        the wait [Wait].
+    Source:
+        definition.
+    """
+    return Wait(WaitKind.REST, least, most)
+
+
+def chill(least: float, most: float | None = None, *, placed: bool = False) -> Wait:
+    """A chill; `placed` once it stands in the dessert.
+
+    Args:
+        least: at least [min].
+        most: at most [min].
+        placed: whether it begins in the dessert [bool].
+    Returns:
+        the wait [Wait].
+    Source:
+        definition.
+    """
+    return Wait(WaitKind.CHILL, least, most, placed)
+
+
+def freeze(least: float, most: float | None = None, *, placed: bool = True) -> Wait:
+    """A freeze, usually once it stands in the dessert.
+
+    Args:
+        least: at least [min].
+        most: at most [min].
+        placed: whether it begins in the dessert [bool].
+    Returns:
+        the wait [Wait].
+    Source:
+        definition.
+    """
+    return Wait(WaitKind.FREEZE, least, most, placed)
+
+
+BLOOM = step("bloom", "Bloom the gelatin in five to six times its weight of cold water.", 4, 10)
+
+
+def find_job(families: Iterable[Family], job: str) -> tuple[Family, Job]:
+    """The job named 'family.job'.
+
+    Args:
+        families: where to look, shape (n,) [Family].
+        job: such as 'ganache.slice' [text].
+    Returns:
+        its family, and the job [Family, Job].
+    Raises:
+        UnknownKey: no such family or job.
+    Source:
+        definition.
+    """
+    first, _, second = job.partition(".")
+    every = tuple(families)
+    for one in every:
+        if one.key == first:
+            return one, one.job(second)
+    raise UnknownKey("job", job, f"a job of {', '.join(one.key for one in every)}")

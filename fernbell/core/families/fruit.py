@@ -1,0 +1,113 @@
+"""Fruit: by final Brix, or set with pectin."""
+
+from fernbell.core.families.family import (
+    BURNS,
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    by_brix,
+    chill,
+    freeze,
+    losses,
+    reading,
+    step,
+    window,
+)
+from fernbell.core.formulas import Figure, Until
+from fernbell.core.pantry import SWEETS, Role
+from fernbell.core.working import COMMON_PRACTICE
+
+JAM = Dial(
+    reading("brix"),
+    "what is dissolved, as a refractometer sees it",
+    bands(15, "sauce", 30, "soft insert", 45, "spread", 60, "jam that keeps", 68, "paste", 78),
+    Until.BRIX,
+)
+COULIS = Dial(
+    reading("brix"),
+    "what is dissolved, as a refractometer sees it",
+    bands(10, "sharp", 20, "sauce", 32, "sweet", 45),
+    SWEETS,
+)
+PECTIN = Dial(
+    Figure(
+        "pectin-powder",
+        "Pectin powder",
+        "%",
+        lambda mix: mix.of((Role.GUM,)),
+        lambda mix: mix.own.mass_g,
+        "pectin powder, as weighed",
+        "the whole",
+        100,
+        COMMON_PRACTICE,
+    ),
+    "pectin powder on the whole",
+    bands(0.4, "soft", 0.8, "cuts", 1.7, "rubber", 3),
+    (Role.GUM,),
+)
+SWEET = window(8, 48, "Below it is sharp, above it is only sugar.")
+_PUREE = Part("puree", 300, "boil", "fruit", slot="with")
+_PECTIN = "Pectin mixed with ten times its sugar, rained in; boil a full minute."
+
+FRUIT = Family(
+    "fruit",
+    "Fruit",
+    "fruit",
+    (
+        Job(
+            *("jam", "a jam-like filling", JAM, "spread", 52),
+            (
+                _PUREE,
+                Part("sugar", 200, "boil", "keeps; fruit to sugar about 1.5"),
+                Part("pectin-nh", 5, "boil", "body", optional=True),
+                Part("lemon", 15, "acid", "freshness; wakes the pectin"),
+            ),
+            (
+                step("boil", "Boil to the sign, stirring.", 104, caution=BURNS),
+                step("acid", "Lemon in.", 90, wait=chill(120, 4320)),
+            ),
+            by_brix(52, 4, 20),
+            {"sweetness": window(20, 62, "Below it is sharp, above it is only sugar.")},
+            notes=("65 °Bx keeps; softer inserts are 30-45.",),
+        ),
+        Job(
+            *("coulis", "a coulis", COULIS, "sauce", 25),
+            (_PUREE, Part("sugar", 50, "boil", "the dial sets it"), Part("lemon", 8, "acid")),
+            (
+                step("boil", "Warm to dissolve, strain.", 70),
+                step("acid", "Lemon in, chill.", 4, wait=chill(30, 2880)),
+            ),
+            losses(0, 4),
+            {"sweetness": window(8, 38, "Below it is sharp, above it is syrup.")},
+        ),
+        Job(
+            *("insert", "an insert with pectin NH", PECTIN, "cuts", 1.2),
+            (
+                _PUREE,
+                Part("sugar", 75, "boil", "sweetness; softer when frozen"),
+                Part("pectin-nh", 5.5, "boil", "the dial sets it: melts and sets again"),
+                Part("lemon", 12, "acid", "pectin NH needs acid"),
+            ),
+            (
+                step("boil", _PECTIN, 103, 1, caution=BURNS),
+                step("acid", "Lemon in; into the ring.", 85, wait=freeze(120, 1440)),
+            ),
+            losses(6, 3),
+            {
+                "sweetness": SWEET,
+                "solids": window(22, 60, "Below it is ice in the cut, above it is jam."),
+            },
+            notes=("Frozen hard before it meets mousse.",),
+        ),
+    ),
+    (
+        Failure("does not set", "no acid, no sugar, not boiled", "Lemon; boil again."),
+        Failure("dull, brown", "boiled long", "Smaller batches, a wide pan; acid last."),
+        Failure("ice in the cut", "too few solids", "More sugar or glucose; or boil further."),
+    ),
+    (BURNS,),
+    flavor="red-fruit",
+)

@@ -1,0 +1,171 @@
+"""Glazes, coats and sprays: what runs, sets and shines."""
+
+from fernbell.core.families.family import (
+    BLOOM,
+    BURNS,
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    by_brix,
+    chill,
+    losses,
+    reading,
+    rest,
+    step,
+    window,
+)
+from fernbell.core.formulas import Until, ratio
+from fernbell.core.pantry import Role
+
+MIRROR = Dial(
+    reading("gelatin-water"),
+    "gelatin of 200 bloom on the water",
+    bands(1, "slides off", 2.6, "coats", 5.2, "sets early", 8),
+    (Role.GELATIN,),
+)
+DARK = Dial(
+    reading("solids"),
+    "what is not water",
+    bands(45, "runs", 56, "coats", 70, "drags", 80),
+    (Role.WATER, Role.CREAM, Role.MILK),
+)
+NEUTRAL = Dial(
+    reading("brix"),
+    "what is dissolved, as a refractometer sees it",
+    bands(40, "runs", 58, "brushes", 68, "drags", 76),
+    Until.BRIX,
+)
+SPRAY = Dial(
+    reading("fat"),
+    "fat in the whole: how fine it sprays",
+    bands(38, "clogs", 50, "sprays", 64, "runs", 80),
+    (Role.COCOA_BUTTER,),
+)
+ICING = Dial(
+    ratio(
+        "liquid-sugar",
+        "Liquid on the sugar",
+        (Role.WATER, Role.FRUIT, Role.WHITE, Role.MILK),
+        (Role.SUGAR,),
+    ),
+    "grams of liquid on 100 g of icing sugar",
+    bands(8, "pipes", 15, "flows", 22, "glazes", 32, "runs off", 45),
+    (Role.WATER, Role.FRUIT, Role.WHITE, Role.MILK),
+)
+SOLIDS = window(52, 78, "Below it runs off and freezes hard, above it drags and stays thick.")
+
+_SYRUP = step("syrup", "Water, sugar and glucose to the boil.", 103, caution=BURNS)
+_BLEND = step(
+    "blend",
+    "Over the chocolate, condensed milk and gelatin at 80 °C; blend without air; film.",
+    70,
+    tool="hand blender",
+    wait=chill(600, 4320),
+)
+_POUR = (
+    "Warm to 40 °C, pour at {} °C onto the cake straight from the freezer, on something narrower; "
+    "save what runs off."
+)
+_GELATIN = (
+    Part("gelatin", 12, "bloom", "the dial sets it: it holds on the wall", slot="set"),
+    Part("water", 66, "bloom", "blooms the gelatin"),
+)
+
+GLAZES = Family(
+    "glaze",
+    "Glazes",
+    "glaze",
+    (
+        Job(
+            *("mirror", "a mirror", MIRROR, "coats", 3.6),
+            (
+                Part("water", 75, "syrup", "dissolves the sugar"),
+                Part("sugar", 150, "syrup", "gloss"),
+                Part("glucose", 150, "syrup", "gloss and flow"),
+                Part("condensed", 100, "blend", "covers"),
+                *_GELATIN,
+                Part("milk-chocolate", 150, "blend", "color and covering", slot="with"),
+            ),
+            (BLOOM, _SYRUP, _BLEND, step("pour", _POUR.format("35"), 35)),
+            losses(1, 4),
+            {"solids": SOLIDS},
+            notes=("Milk about 35 °C, dark 32-38, white or colored 30-35.",),
+        ),
+        Job(
+            *("dark", "a dark cream glaze", DARK, "coats", 63),
+            (
+                Part("water", 110, "syrup", "dissolves the sugar"),
+                Part("sugar", 180, "syrup", "gloss"),
+                Part("glucose", 40, "syrup", "flow"),
+                Part("cream", 130, "syrup", "covers", slot="on"),
+                Part("cocoa", 60, "syrup", "color", slot="with"),
+                Part("gelatin", 9, "bloom", "holds on the wall", slot="set"),
+                Part("water", 50, "bloom", "blooms the gelatin"),
+            ),
+            (
+                BLOOM,
+                _SYRUP,
+                step("blend", "Gelatin in at 70 °C; strain; film.", 70, wait=chill(600, 4320)),
+                step("pour", "Used at 40 °C.", 40),
+            ),
+            losses(6, 4),
+            {
+                "gelatin-water": window(
+                    1.8, 6.5, "Below it slides off the wall, above it sets before it ran."
+                )
+            },
+        ),
+        Job(
+            *("neutral", "a clear glaze", NEUTRAL, "brushes", 63),
+            (
+                Part("water", 250, "boil", "the liquid"),
+                Part("sugar", 260, "boil", "sweetness; pectin NH needs it"),
+                Part("glucose", 60, "boil", "shine"),
+                Part("pectin-nh", 7, "boil", "sets, and melts again"),
+                Part("lemon", 20, "acid", "pectin NH needs acid"),
+            ),
+            (
+                step("boil", "Pectin mixed with the sugar, rained in; boil to the sign.", 103),
+                step("acid", "Lemon in; film.", 90, wait=chill(60, 10080)),
+                step("brush", "Melt to 60 °C and brush or spray.", 60),
+            ),
+            by_brix(63, 3, 12),
+            {"solids": window(50, 74, "Below it weeps, above it is sticky.")},
+        ),
+        Job(
+            *("spray", "a velvet spray", SPRAY, "sprays", 57),
+            (
+                Part("dark", 350, "melt", "color", slot="with"),
+                Part("cocoa-butter", 150, "melt", "the dial sets it: 70 to 30"),
+            ),
+            (
+                step("melt", "Melt, strain.", 45),
+                step("spray", "Warm, from 30 cm onto a frozen surface.", 42),
+            ),
+            losses(0, 8),
+            {"water": window(None, 2, "Any water seizes chocolate.")},
+            notes=("Frozen surface, or it runs. Mask on, air out.",),
+            kind="chocolate",
+        ),
+        Job(
+            *("icing", "a sugar icing", ICING, "flows", 18),
+            (
+                Part("icing-sugar", 250, "stir", "body"),
+                Part("lemon", 45, "stir", "the dial sets it", slot="on"),
+            ),
+            (step("stir", "Sift, stir until it shines; use at once.", 30, wait=rest(1, 30)),),
+            losses(0, 3),
+            {"solids": window(70, 95, "Below it runs off and stays wet, above it crumbles.")},
+        ),
+    ),
+    (
+        Failure("slides off", "frost, too hot, too little set", "Wipe; 35 °C; frozen hard."),
+        Failure("thick, drags", "too cold", "Warm by two degrees; a spoon of syrup."),
+        Failure("bubbles", "air blended in", "Blade under the surface; film; overnight; strain."),
+    ),
+    (BURNS,),
+    flavor="amber",
+)

@@ -1,0 +1,111 @@
+"""Meringues: sugar for each part of white sets how firm and how dry."""
+
+from fernbell.core.families.family import (
+    BURNS,
+    EGG,
+    STEAM,
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    losses,
+    rest,
+    step,
+    window,
+)
+from fernbell.core.formulas import ratio
+from fernbell.core.pantry import Role
+
+DIAL = Dial(
+    ratio(
+        "sugar-white",
+        "Sugar for each part of white",
+        (Role.SUGAR,),
+        (Role.WHITE,),
+        percent=False,
+    ),
+    "grams of sugar for each gram of white",
+    bands(0.5, "soft", 1.2, "topping", 1.7, "pipes and dries", 2.3, "heavy", 3),
+    (Role.SUGAR,),
+)
+_SUGARS = {"sugars": window(40, 74, "Below it weeps and falls, above it stays grainy.")}
+_DRIED = {"sugars": window(76, 98, "Below it is not dry.")}
+_WHITE = Part("white", 100, "whip", "air", overrun_percent=500)
+_SUGAR = Part("sugar", 190, "whip", "the dial sets it")
+_ACID = Part("tartar", 0.5, "whip", "steadies the foam", optional=True)
+_DRY = step(
+    "dry", "In a falling oven, overnight; keep dry.", 90, 120, tool="oven", sign="lifts off"
+)
+
+MERINGUES = Family(
+    "meringue",
+    "Meringues",
+    "meringue",
+    (
+        Job(
+            *("french", "French, baked", DIAL, "pipes and dries", 1.9),
+            (_WHITE, _SUGAR, _ACID),
+            (
+                step("whip", "Grease-free bowl; sugar a spoon at a time.", 20, 8, sign="no grit"),
+                _DRY,
+            ),
+            losses(30, 5),
+            _DRIED,
+            measured_density_g_ml=0.25,
+        ),
+        Job(
+            *("swiss", "Swiss", DIAL, "pipes and dries", 1.8),
+            (_WHITE, _SUGAR, _ACID),
+            (
+                step(
+                    "whip",
+                    "Whites and sugar over steam to 72 °C, then whipped to cool.",
+                    72,
+                    8,
+                    caution=STEAM,
+                    sign="no grit",
+                ),
+                step("pipe", "Pipe, dry or torch.", 30),
+            ),
+            losses(2, 5),
+            _SUGARS,
+        ),
+        Job(
+            *("italian", "Italian", DIAL, "pipes and dries", 1.9),
+            (
+                _WHITE,
+                Part("sugar", 190, "syrup", "the dial sets it; cooks the whites"),
+                Part("water", 60, "syrup", "dissolves the sugar"),
+            ),
+            (
+                step("whip", "Whites to soft peaks.", 20),
+                step("syrup", "Syrup to 118-121 °C onto the whipping whites.", 119, caution=BURNS),
+                step("cool", "Whip to 30 °C.", 30),
+            ),
+            losses(11, 5),
+            _SUGARS,
+        ),
+        Job(
+            *("dried", "dried shards, thin", DIAL, "pipes and dries", 1.75),
+            (_WHITE, _SUGAR, Part("starch", 8, "fold", "keeps them dry", optional=True)),
+            (
+                step("whip", "Grease-free bowl; sugar a spoon at a time.", 20, 8, sign="no grit"),
+                step("fold", "Starch folded in; spread 2 mm.", 20),
+                step("dry", "Overnight in the cooling oven.", 80, 180, wait=rest(480)),
+            ),
+            losses(30, 6),
+            _DRIED,
+            notes=("A thin coat of chocolate keeps cream from softening it.",),
+            measured_density_g_ml=0.25,
+        ),
+    ),
+    (
+        Failure("weeps, gritty", "sugar not dissolved, grease", "Slow sugar; a clean bowl."),
+        Failure("falls", "whipped stiff before the sugar", "Sugar from soft peaks on."),
+        Failure("browns", "oven too hot", "80-90 °C; the door ajar."),
+    ),
+    (EGG, BURNS),
+    flavor="cream",
+)

@@ -1,0 +1,189 @@
+"""Pastes, choux, crumbs and crumbles: fat on the flour, or egg on it."""
+
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    chill,
+    freeze,
+    losses,
+    step,
+    window,
+)
+from fernbell.core.formulas import ratio
+from fernbell.core.pantry import Role
+
+FLOURS = (Role.FLOUR, Role.STARCH)
+FATS = (Role.BUTTER, Role.OIL)
+SHORT = Dial(
+    ratio("butter-flour", "Butter on flour", FATS, FLOURS),
+    "grams of butter on 100 g of flour",
+    bands(30, "tough", 45, "lines a ring", 70, "short", 95, "cannot be rolled", 130),
+    FATS,
+)
+CRUMBLE = Dial(
+    ratio("butter-flour", "Butter on flour", FATS, FLOURS),
+    "grams of butter on 100 g of flour",
+    bands(40, "sandy", 65, "crumbles", 110, "melts flat", 150),
+    FATS,
+)
+CHOUX = Dial(
+    ratio("egg-flour", "Egg on flour", (Role.EGG, Role.WHITE), FLOURS),
+    "grams of egg on 100 g of flour",
+    bands(110, "stiff, cracks", 150, "falls from the spoon", 195, "runs flat", 240),
+    (Role.EGG,),
+)
+CRUMB = Dial(
+    ratio("butter-crumb", "Butter on crumbs", FATS, (Role.CRUMB,)),
+    "grams of butter on 100 g of crumbs",
+    bands(20, "crumbles when cut", 34, "cuts", 46, "too hard for a fork", 70),
+    FATS,
+)
+_FAT = {"fat": window(14, 40, "Below it is tough, above it cannot be rolled.")}
+_SUGARS = {**_FAT, "sugars": window(8, 30, "Below it is bread, above it burns and sticks.")}
+
+_SAND = step("sand", "Cold butter worked into the dry.", 14, tool="paddle", sign="fine sand")
+_BIND = step("bind", "Egg in; stop as soon as it holds; wrap.", 4, wait=chill(60, 2880))
+_ROLL = step("roll", "Roll 2.5 mm, line, dock, leave the overhang.", 4, wait=chill(30, 240))
+_BAKE = step(
+    "bake",
+    "At 160 °C without weights until even in color; or 180 °C shorter, with weights: two schools.",
+    160,
+    26,
+    tool="oven",
+    sign="even color, base too",
+)
+_PASTE_STEPS = (_SAND, _BIND, _ROLL, _BAKE)
+_FLOUR = Part("flour", 250, "sand", "structure")
+_EGG = Part("egg", 50, "bind", "binds")
+_SALT = Part("salt", 2, "sand", "balance", optional=True)
+
+
+def _butter(grams: float, stage: str = "sand") -> Part:
+    return Part("butter", grams, stage, "the dial sets it: shortness")
+
+
+PASTES = Family(
+    "paste",
+    "Pastes",
+    "paste",
+    (
+        Job(
+            *("short", "lining a ring", SHORT, "lines a ring", 58),
+            (_FLOUR, Part("icing-sugar", 90, "sand", "sweet, fine"), _butter(145), _EGG, _SALT),
+            _PASTE_STEPS,
+            losses(9, 3),
+            _SUGARS,
+            measured_density_g_ml=0.62,
+            base="flour",
+        ),
+        Job(
+            *("nut", "lining, with nuts", SHORT, "lines a ring", 62),
+            (
+                _FLOUR,
+                Part("almond-flour", 45, "sand", "flavor, short", slot="with"),
+                Part("icing-sugar", 95, "sand", "sweet, fine"),
+                _butter(155),
+                _EGG,
+                _SALT,
+            ),
+            _PASTE_STEPS,
+            losses(9, 3),
+            _SUGARS,
+            measured_density_g_ml=0.62,
+            base="flour",
+        ),
+        Job(
+            *("cocoa", "lining, with cocoa", SHORT, "lines a ring", 64),
+            (
+                _FLOUR,
+                Part("cocoa", 30, "sand", "color; it binds water", slot="with"),
+                Part("icing-sugar", 105, "sand", "sweet, fine"),
+                _butter(160),
+                Part("egg", 58, "bind", "binds"),
+                _SALT,
+            ),
+            _PASTE_STEPS,
+            losses(9, 3),
+            _SUGARS,
+            measured_density_g_ml=0.62,
+            base="flour",
+        ),
+        Job(
+            *("choux", "puffs", CHOUX, "falls from the spoon", 172),
+            (
+                Part("water", 125, "boil", "steam"),
+                Part("milk", 125, "boil", "color"),
+                Part("butter", 110, "boil", "tender"),
+                Part("flour", 140, "panade", "structure"),
+                Part("egg", 240, "egg", "the dial sets it: lift"),
+                Part("salt", 3, "boil", "balance", optional=True),
+            ),
+            (
+                step("boil", "Water, milk, butter, salt to a full boil.", 100),
+                step("panade", "Flour in at once; dry it.", 80, 2, sign="a film in the pan"),
+                step("egg", "Egg until it falls from the spoon.", 40, tool="paddle"),
+                step("bake", "200 °C, then 180 °C; no opening.", 200, 28, tool="oven", sign="dry"),
+            ),
+            losses(34, 4),
+            {"water": window(8, 55, "Below it is a rusk, above it collapses.")},
+            measured_density_g_ml=0.2,
+        ),
+        Job(
+            *("craquelin", "a craquelin cap", CRUMBLE, "crumbles", 90),
+            (
+                Part("flour", 90, "mix", "structure"),
+                Part("brown-sugar", 90, "mix", "crackle"),
+                _butter(80, "mix"),
+            ),
+            (
+                step("mix", "Mix soft; roll 2 mm between sheets; freeze.", 18, wait=freeze(30)),
+                step("cut", "Cut to the piped size, lay on.", -5),
+            ),
+            losses(0, 8),
+            {"sugars": window(22, 48, "Below it does not crack, above it runs.")},
+            notes=("Cut to the piped size, laid on frozen.",),
+        ),
+        Job(
+            *("crumb", "a crumb base", CRUMB, "cuts", 40),
+            (Part("crumbs", 200, "mix", "structure", slot="with"), _butter(80, "mix")),
+            (step("mix", "Melted butter in; press, chill.", 30, wait=chill(20, placed=True)),),
+            losses(0, 2),
+            {"fat": window(24, 46, "Below it crumbles when cut, above it is hard and greasy.")},
+            kind="crumble",
+            measured_density_g_ml=0.85,
+        ),
+        Job(
+            *("crumble", "a crumble", CRUMBLE, "crumbles", 88),
+            (
+                Part("flour", 120, "mix", "structure"),
+                Part("almond-flour", 80, "mix", "flavor", slot="with"),
+                Part("brown-sugar", 100, "mix", "crisp"),
+                _butter(105, "mix"),
+                Part("salt", 2, "mix", "balance", optional=True),
+            ),
+            (
+                step("mix", "Rub to crumbs; chill.", 14, wait=chill(30, 2880)),
+                step("bake", "10-15 min; bound later with melted chocolate or nut paste.", 180, 13),
+            ),
+            losses(8, 3),
+            {"fat": window(15, 42, "Below it is sandy, above it melts flat.")},
+            kind="crumble",
+            measured_density_g_ml=0.6,
+            base="flour",
+        ),
+    ),
+    (
+        Failure(
+            "shrinks, puffs, soggy",
+            "not rested, not docked, underbaked",
+            "Rest; overhang, or freeze before trimming; weights; seal.",
+        ),
+        Failure("tough", "worked warm and long", "Cold butter, little working."),
+        Failure("choux collapses", "opened early, too much egg", "Dry it out; less egg."),
+    ),
+    flavor="rye",
+)

@@ -1,0 +1,146 @@
+"""From a job to a formula: the starter, with what the kitchen has, its dial set, at a size."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+from fernbell.core.errors import UnknownKey, check_range
+from fernbell.core.families.dialing import turn, weighable
+from fernbell.core.families.family import Family, Job, Part
+from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
+from fernbell.core.formulas import Book, Formula, Line, Step, compose, lines_of
+from fernbell.core.pantry import Ingredient
+
+USUAL_FINISHED_G = 500.0
+MOST_FINISHED_G = 100_000.0
+
+
+@dataclass(frozen=True, slots=True)
+class Wish:
+    """What is chosen beside the job: ingredients by slot, options left out, size, dial.
+
+    Without a size it is half a kilogram, without a value of the dial the job's aim.
+    """
+
+    picks: Mapping[str, str]
+    without: tuple[str, ...] = ()
+    finished_g: float = USUAL_FINISHED_G
+    dial: float | None = None
+
+    def __post_init__(self) -> None:
+        check_range("finished_g", self.finished_g, most=MOST_FINISHED_G, open_least=True)
+
+
+@dataclass(frozen=True, slots=True)
+class Proposal:
+    """A proposed formula, why each line stands in it, its method and its kind."""
+
+    formula: Formula
+    why: Mapping[str, str]
+    steps: tuple[Step, ...]
+    kind: str
+
+
+def propose(
+    family: Family, job: Job, wish: Wish, pantry: tuple[Ingredient, ...], altitude_m: float = 0.0
+) -> Proposal:
+    """Propose a formula for a job.
+
+    Args:
+        family: the family the job is of [Family].
+        job: the job [Job].
+        wish: what is chosen beside it [Wish].
+        pantry: what the kitchen has, with make-ups, shape (n,) [Ingredient].
+        altitude_m: height of the kitchen above the sea [m].
+    Returns:
+        the formula, weighable, with reasons [Proposal].
+    Raises:
+        CoreError: the pantry has nothing like a line of it.
+        OutOfRange: the dial cannot be set so with these.
+        UnknownKey: a pick that is not in the pantry.
+    Source:
+        starters are this project's own; the dial's source is its own.
+    """
+    parts = [one for one in job.parts if not (one.optional and one.stuff in wish.without)]
+    taken = [_picked(part, wish, pantry) for part in parts]
+    lines = tuple(
+        Line(
+            f"line-{at}",
+            part.mass_g,
+            of.key,
+            overrun_percent=part.overrun_percent,
+            stage=part.stage,
+            strained=part.strained,
+        )
+        for at, (part, of) in enumerate(zip(parts, taken, strict=True))
+    )
+    base = tuple(
+        line.key
+        for line, part in zip(lines, parts, strict=True)
+        if job.base in (part.slot, part.stuff)
+    )
+    name = f"{family.name}, {job.name}"
+    formula = Formula(
+        *("draft", name, lines),
+        base_lines=base if job.base else (),
+        losses=job.losses,
+        measured_density_g_ml=job.measured_density_g_ml,
+        waits=tuple(one.wait for one in job.steps if one.wait),
+    )
+    book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
+    ready = lines_of(book, formula, compose(book, ["draft"], altitude_m=altitude_m), altitude_m)
+    set_ = turn(job.dial, ready, job.aim if wish.dial is None else wish.dial)
+    there = replace(ready, formula=set_)
+    factor = wish.finished_g / there.mix().finished_g
+    sized = weighable(ready, there.weighed(line.mass_g * factor for line in set_.lines))
+    why = {line.key: part.why for line, part in zip(lines, parts, strict=True)}
+    return Proposal(sized, why, tempered(job.steps, taken), job.kind or family.kind)
+
+
+def tempered(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ...]:
+    """Steps of a method with the figures of the chocolate that is used.
+
+    Args:
+        steps: the method, shape (n,) [Step].
+        taken: what goes in, shape (m,) [Ingredient].
+    Returns:
+        steps; melted and worked at what the couverture asks [Step].
+    Source:
+        the figures are the pantry's.
+    """
+    figures = next((one.chocolate.temper for one in taken if one.chocolate), None)
+    if figures is None:
+        return steps
+    own = {"temper": figures.work_c, "melt": figures.melt_c}
+    melts = any(one.chocolate for one in taken)
+    return tuple(
+        replace(one, temperature_c=own[one.stage]) if melts and one.stage in own else one
+        for one in steps
+    )
+
+
+def _picked(part: Part, wish: Wish, pantry: tuple[Ingredient, ...]) -> Ingredient:
+    chosen = wish.picks.get(part.slot) if part.slot else None
+    if chosen is None:
+        return nearest(STUFFS[part.stuff], pantry)
+    for one in pantry:
+        if one.key == chosen:
+            return one
+    raise UnknownKey(part.slot, chosen, "in the pantry")
+
+
+def slot_choices(job: Job, pantry: tuple[Ingredient, ...]) -> dict[str, tuple[Ingredient, ...]]:
+    """What can be chosen for each slot of a job, the nearest first.
+
+    Args:
+        job: the job [Job].
+        pantry: what the kitchen has, shape (n,) [Ingredient].
+    Returns:
+        ingredients by slot [Ingredient].
+    Source:
+        told by the make-up.
+    """
+    return {
+        part.slot: choices(widened(STUFFS[part.stuff], part.slot), pantry)
+        for part in job.parts
+        if part.slot
+    }

@@ -1,0 +1,136 @@
+"""Sponges: egg for each part of flour sets how supple; fat and sugar keep it so."""
+
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    losses,
+    reading,
+    rest,
+    step,
+    window,
+)
+from fernbell.core.formulas import ratio
+from fernbell.core.pantry import Role
+
+EGG = (Role.EGG, Role.YOLK, Role.WHITE)
+DRY = (Role.FLOUR, Role.STARCH, Role.NUT, Role.COCOA)
+DIAL = Dial(
+    ratio("egg-flour", "Egg for each part of flour", EGG, DRY, percent=False),
+    "grams of egg for each gram of flour, starch, nut and cocoa",
+    bands(0.7, "cakes", 1.3, "slices", 2.0, "rolls", 3.2, "omelette", 5),
+    EGG,
+)
+BROWNIE = Dial(
+    reading("fat"),
+    "fat in the whole",
+    bands(12, "cakey", 21, "moist", 31, "fudge", 38, "greasy", 48),
+    (Role.BUTTER,),
+)
+_WINDOWS = {
+    "sugars": window(12, 40, "Below it is dry and tight, above it sticks and falls."),
+    "fat": window(2, 32, "Below it cracks when rolled, above it is greasy."),
+}
+_SUGAR = Part("sugar", 125, "foam", "moist; steadies the foam")
+_BAKE = step(
+    "bake", "Spread, bake at once; wrap when cool.", 180, 18, tool="oven", sign="springs back"
+)
+_SHEET = step("bake", "Thin sheet, hot and short.", 225, 6.5, tool="oven", sign="pale gold")
+
+SPONGES = Family(
+    "sponge",
+    "Sponges",
+    "sponge",
+    (
+        Job(
+            *("genoise", "génoise", DIAL, "slices", 1.7),
+            (
+                Part("egg", 220, "foam", "air; the dial sets it", overrun_percent=250),
+                _SUGAR,
+                Part("flour", 100, "fold", "structure"),
+                Part("starch", 30, "fold", "tender", optional=True),
+                Part("butter", 25, "fold", "keeps it supple", optional=True),
+            ),
+            (
+                step("foam", "Egg and sugar warmed to 45 °C, whipped to the ribbon.", 45, 10),
+                step("fold", "Sifted flour in three turns; melted butter last.", 50),
+                _BAKE,
+            ),
+            losses(10, 3),
+            _WINDOWS,
+            measured_density_g_ml=0.28,
+        ),
+        Job(
+            *("joconde", "joconde", DIAL, "slices", 1.65),
+            (
+                Part("egg", 150, "foam", "air", overrun_percent=120),
+                Part("almond-flour", 110, "foam", "moist, flavor", slot="with"),
+                Part("icing-sugar", 100, "foam", "sweetness"),
+                Part("white", 90, "whites", "air", overrun_percent=400),
+                Part("sugar", 25, "whites", "steadies the foam"),
+                Part("flour", 32, "fold", "structure"),
+                Part("butter", 22, "fold", "supple"),
+            ),
+            (
+                step("foam", "Egg, almonds, icing sugar whipped.", 20, 8),
+                step("whites", "Whites and sugar to soft peaks.", 20),
+                step("fold", "Whites in, flour, melted butter last.", 45),
+                _SHEET,
+            ),
+            losses(12, 4),
+            _WINDOWS,
+            measured_density_g_ml=0.38,
+        ),
+        Job(
+            *("brownie", "brownie", BROWNIE, "moist", 27),
+            (
+                Part("dark", 150, "melt", "flavor", slot="with"),
+                Part("butter", 140, "melt", "the dial sets it"),
+                Part("egg", 130, "mix", "binds"),
+                Part("sugar", 170, "mix", "moist; the crust"),
+                Part("flour", 80, "fold", "structure"),
+            ),
+            (
+                step("melt", "Melt chocolate and butter.", 45),
+                step("mix", "Egg and sugar whisked, not foamed; in.", 30),
+                step("fold", "Flour, briefly.", 28),
+                step("bake", "Until a crumb clings to the needle.", 165, 22, tool="oven"),
+            ),
+            losses(7, 3),
+            {"sugars": window(18, 42, "Below it is bread, above it sinks.")},
+            measured_density_g_ml=0.8,
+        ),
+        Job(
+            *("roulade", "a roulade", DIAL, "rolls", 2.4),
+            (
+                Part("egg", 240, "foam", "air; the dial sets it", overrun_percent=250),
+                _SUGAR,
+                Part("flour", 70, "fold", "structure"),
+                Part("starch", 30, "fold", "supple", optional=True),
+                Part("oil", 20, "fold", "keeps it from cracking", optional=True),
+            ),
+            (
+                step("foam", "Egg and sugar whipped to the ribbon.", 45, 10),
+                step("fold", "Sifted flour; a little foam into the oil, back.", 25),
+                _SHEET,
+                step("roll", "Roll warm in paper, or brush with syrup first.", 40, wait=rest(20)),
+            ),
+            losses(12, 3),
+            _WINDOWS,
+            measured_density_g_ml=0.26,
+        ),
+    ),
+    (
+        Failure(
+            "cracks when rolled",
+            "overbaked, thick, dry",
+            "Shorter and hotter; roll warm, or syrup first.",
+        ),
+        Failure("falls", "foam short, oven cold, opened", "To the ribbon; oven on in time."),
+        Failure("lumps of flour", "not sifted, folded late", "Sift twice; fold from below."),
+    ),
+    flavor="barley",
+)

@@ -1,0 +1,187 @@
+"""What starters ask a pantry for, told by make-up: any kitchen's cream is cream."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field, replace
+
+from fernbell.core.errors import CoreError
+from fernbell.core.pantry import COMPONENTS, LIQUIDS, ChocolateKind, Ingredient, Role, role_of
+
+
+@dataclass(frozen=True, slots=True)
+class Stuff:
+    """Something a starter asks for: of which roles, nearest to which make-up [g in 100 g].
+
+    Of those that fit, one whose name holds one of `words` goes first; `named` admits nothing
+    else. `chocolate` asks for a kind of chocolate.
+    """
+
+    name: str
+    roles: tuple[Role, ...]
+    like: Mapping[str, float] = field(default_factory=dict)
+    words: tuple[str, ...] = ()
+    named: bool = False
+    chocolate: ChocolateKind | None = None
+
+
+_R, _K = Role, ChocolateKind
+STUFFS: Mapping[str, Stuff] = {
+    "dark": Stuff(
+        "dark couverture",
+        (_R.CHOCOLATE,),
+        {"cocoa_butter": 39, "cocoa_solids": 27, "sucrose": 33},
+        chocolate=_K.DARK,
+    ),
+    "milk-chocolate": Stuff(
+        "milk couverture",
+        (_R.CHOCOLATE,),
+        {"cocoa_butter": 30, "cocoa_solids": 8, "sucrose": 40, "lactose": 10, "milk_fat": 6},
+        chocolate=_K.MILK,
+    ),
+    "white-chocolate": Stuff(
+        "white couverture",
+        (_R.CHOCOLATE,),
+        {"cocoa_butter": 32, "sucrose": 45, "lactose": 10, "milk_fat": 5},
+        chocolate=_K.WHITE,
+    ),
+    "cocoa": Stuff("cocoa powder", (_R.COCOA,), {"cocoa_solids": 74, "cocoa_butter": 21}),
+    "cocoa-butter": Stuff("cocoa butter", (_R.COCOA_BUTTER,), {"cocoa_butter": 100}),
+    "cream": Stuff("cream", (_R.CREAM,), {"water": 59, "milk_fat": 35, "lactose": 3}, ("cream,",)),
+    "mascarpone": Stuff("mascarpone", (_R.CREAM,), {"water": 50, "milk_fat": 42}, ("mascarpone",)),
+    "milk": Stuff("milk", (_R.MILK,), {"water": 88, "milk_fat": 3.6, "lactose": 4.8}, ("milk,",)),
+    "condensed": Stuff("condensed milk", (_R.CONDENSED,), {"sucrose": 45, "water": 27}),
+    "butter": Stuff("butter", (_R.BUTTER,), {"milk_fat": 82, "water": 16}, ("butter, 82",)),
+    "oil": Stuff("neutral oil", (_R.OIL,), {"other_fat": 100}, ("sunflower", "grape")),
+    "egg": Stuff("egg", (_R.EGG,)),
+    "yolk": Stuff("yolk", (_R.YOLK,)),
+    "white": Stuff("egg white", (_R.WHITE,)),
+    "sugar": Stuff("sugar", (_R.SUGAR,), {"sucrose": 100}),
+    "icing-sugar": Stuff("icing sugar", (_R.SUGAR,), {"sucrose": 98}, ("icing",)),
+    "brown-sugar": Stuff(
+        "brown sugar", (_R.SUGAR,), {"sucrose": 92, "water": 2}, ("brown", "demerara", "muscovado")
+    ),
+    "glucose": Stuff(
+        "glucose syrup",
+        (_R.SYRUP,),
+        {"glucose_syrup_solids": 80, "water": 20},
+        ("glucose syrup",),
+    ),
+    "invert": Stuff(
+        "invert sugar", (_R.SYRUP,), {"glucose": 38, "fructose": 38, "water": 22}, ("invert",)
+    ),
+    "honey": Stuff("honey", (_R.SYRUP,), {"fructose": 39, "glucose": 32, "water": 18}, ("honey",)),
+    "water": Stuff("water", (_R.WATER,), {"water": 100}),
+    "salt": Stuff("salt", (_R.SALT,), {"salt": 100}, ("flakes",)),
+    "gelatin": Stuff("gelatin", (_R.GELATIN,), {"gelatin": 87}, ("powder",)),
+    "pectin-nh": Stuff("pectin NH", (_R.GUM,), {"pectin": 60}, ("pectin nh",), named=True),
+    "flour": Stuff("wheat flour", (_R.FLOUR,), {"starch": 71, "protein": 10}, ("wheat fl",)),
+    "starch": Stuff("cornstarch", (_R.STARCH,), {"starch": 87, "water": 12}, ("cornstarch",)),
+    "almond-flour": Stuff(
+        "ground almonds",
+        (_R.NUT,),
+        {"other_fat": 50, "protein": 21},
+        ("ground almond",),
+    ),
+    "nut-paste": Stuff(
+        "nut paste", (_R.NUT,), {"other_fat": 62, "protein": 15}, ("hazelnut paste", "paste")
+    ),
+    "crumbs": Stuff("biscuit crumbs", (_R.CRUMB,), {"starch": 45, "other_fat": 15}),
+    "oats": Stuff("oat flakes", (_R.FLOUR,), {"starch": 58, "fiber": 10}, ("oat",)),
+    "puree": Stuff("fruit purée", (_R.FRUIT,), {"water": 85, "fructose": 4}, ("raspberry pur",)),
+    "sharp-puree": Stuff(
+        "sharp fruit purée", (_R.FRUIT,), {"water": 84, "acids": 3}, ("blackcurrant", "passion")
+    ),
+    "lemon": Stuff("lemon juice", (_R.FRUIT,), {"water": 91, "acids": 6}, ("lemon juice",)),
+    "acid": Stuff("citric acid", (_R.OTHER,), {"acids": 100}, ("citric",), named=True),
+    "spirit": Stuff("spirit", (_R.ALCOHOL,), {"alcohol": 33, "water": 66}, ("rum", "brandy")),
+    "wine": Stuff("sweet wine", (_R.ALCOHOL,), {"alcohol": 12, "water": 75}, ("wine",)),
+    "coffee": Stuff("coffee", (_R.WATER,), {"water": 99}, ("coffee",)),
+    "vanilla": Stuff("vanilla", (_R.OTHER,), {}, ("vanilla pod",), named=True),
+    "soda": Stuff("baking powder", (_R.OTHER,), {}, ("baking powder",), named=True),
+    "tartar": Stuff("cream of tartar", (_R.OTHER,), {}, ("cream of tartar",), named=True),
+    "fresh-cheese": Stuff(
+        "fresh cheese", (_R.CREAM,), {"water": 60, "milk_fat": 24}, ("fresh cheese",)
+    ),
+}
+"""Every stuff of the starters; words are looked for in names written small."""
+
+
+def fits(stuff: Stuff, ingredient: Ingredient) -> bool:
+    """Whether an ingredient can stand for a stuff.
+
+    Args:
+        stuff: what is asked for [Stuff].
+        ingredient: what there is [Ingredient].
+    Returns:
+        whether it fits [bool].
+    Source:
+        common practice, told by the make-up.
+    """
+    if stuff.named and not _worded(stuff, ingredient):
+        return False
+    if stuff.chocolate is not None:
+        own = ingredient.chocolate
+        return own is not None and own.kind is stuff.chocolate
+    return role_of(ingredient) in stuff.roles
+
+
+def widened(stuff: Stuff, slot: str) -> Stuff:
+    """What may be chosen in the place of a stuff: any chocolate for one, any liquid for one.
+
+    Args:
+        stuff: what the starter asks for [Stuff].
+        slot: 'with', 'on' or another [text].
+    Returns:
+        a stuff that admits more; the nearest still goes first [Stuff].
+    Source:
+        common practice.
+    """
+    if slot == "with":
+        return replace(stuff, chocolate=None, named=False)
+    if slot == "on" and any(role in LIQUIDS for role in stuff.roles):
+        return replace(stuff, roles=LIQUIDS)
+    return stuff
+
+
+def choices(stuff: Stuff, pantry: Iterable[Ingredient]) -> tuple[Ingredient, ...]:
+    """What of a pantry can stand for a stuff, the nearest first.
+
+    Args:
+        stuff: what is asked for [Stuff].
+        pantry: what there is, shape (n,) [Ingredient].
+    Returns:
+        ingredients in order [Ingredient].
+    Source:
+        least sum of differences of the make-ups.
+    """
+    fitting = (one for one in pantry if fits(stuff, one))
+    return tuple(
+        sorted(fitting, key=lambda one: (not _worded(stuff, one), _far(stuff, one), len(one.name)))
+    )
+
+
+def nearest(stuff: Stuff, pantry: Iterable[Ingredient]) -> Ingredient:
+    """What of a pantry stands for a stuff.
+
+    Args:
+        stuff: what is asked for [Stuff].
+        pantry: what there is, shape (n,) [Ingredient].
+    Returns:
+        the nearest [Ingredient].
+    Raises:
+        CoreError: the pantry has nothing like it; names it.
+    Source:
+        least sum of differences of the make-ups.
+    """
+    found = choices(stuff, pantry)
+    if not found:
+        raise CoreError("pantry", f"nothing like {stuff.name}", f"some {stuff.name} in the pantry")
+    return found[0]
+
+
+def _worded(stuff: Stuff, ingredient: Ingredient) -> bool:
+    return any(word in ingredient.name.lower() for word in stuff.words)
+
+
+def _far(stuff: Stuff, ingredient: Ingredient) -> float:
+    known = ingredient.make_up.known if ingredient.make_up else {}
+    return sum(abs(known.get(part, 0.0) - stuff.like.get(part, 0.0)) for part in COMPONENTS)

@@ -1,0 +1,164 @@
+"""What changes in the method when one ingredient stands in for another."""
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+
+from fernbell.core.pantry import FATS, ChocolateKind, Ingredient, Role, role_of
+
+WHIPS_FROM = 30.0
+"""Fat a cream needs to whip [%]; common practice."""
+
+FOLDS_AT: Mapping[ChocolateKind, str] = {
+    ChocolateKind.DARK: "35-40",
+    ChocolateKind.MILK: "30-35",
+    ChocolateKind.WHITE: "30-35",
+    ChocolateKind.COMPOUND: "35-40",
+}
+"""Chocolate base before cream is folded in, by kind [°C]; common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Note:
+    """What to do otherwise: about temperatures, tempering, order, waits, allergens."""
+
+    about: str
+    says: str
+
+
+def swap_notes(was: Ingredient, new: Ingredient, kind: str, *, whips: bool) -> tuple[Note, ...]:
+    """What the method changes when one ingredient stands in for another.
+
+    Args:
+        was: the ingredient that goes [Ingredient].
+        new: the ingredient that comes [Ingredient].
+        kind: kind of the formula, such as 'mousse' [text].
+        whips: whether air is beaten into it [bool].
+    Returns:
+        notes, shape (n,) [Note].
+    Source:
+        common practice; temper figures and allergens are the pantry's.
+    """
+    roles = (role_of(was), role_of(new))
+    found: list[Note] = []
+    if roles == (Role.CHOCOLATE, Role.CHOCOLATE):
+        found += _chocolates(was, new, kind)
+    for (before, after), notes in _BY_ROLE.items():
+        if roles[0] in before and roles[1] in after and roles[0] is not roles[1]:
+            found += notes
+    if roles == (Role.GELATIN, Role.GELATIN):
+        found += _gelatins(was, new)
+    if whips:
+        found += _whipping(new)
+    return (*found, *_plant(was, new), *_allergens(was, new))
+
+
+_SUGARS = (Role.SUGAR, Role.SYRUP)
+_BY_ROLE: Mapping[tuple[tuple[Role, ...], tuple[Role, ...]], tuple[Note, ...]] = {
+    (_SUGARS[:1], _SUGARS[1:]): (
+        Note("temperatures", "It browns sooner: bake 10-15 °C lower; cook by Brix, not by color."),
+        Note("waits", "It draws water: keep it covered, use it sooner."),
+    ),
+    (_SUGARS[1:], _SUGARS[:1]): (
+        Note("order", "Dissolve it in the liquid first; it may crystallize where syrup did not."),
+    ),
+    ((Role.GELATIN,), (Role.GUM,)): (
+        Note("order", "Mix it with ten times its sugar, rain it in, boil a full minute."),
+        Note("temperatures", "It sets hot, at 40-70 °C: fold and pour before that."),
+        Note("order", "Pectin NH wants sugar and acid; agar wants neither and weeps when frozen."),
+    ),
+    ((Role.GUM,), (Role.GELATIN,)): (
+        Note("order", "Bloom it, melt it in off the heat at 50-85 °C; never boil it."),
+        Note("waits", "It sets cold, in hours, and wants the night."),
+    ),
+    ((Role.BUTTER,), (Role.OIL,)): (
+        Note("order", "It does not cream and does not firm when cold: rub or blend it in."),
+    ),
+    ((Role.CREAM,), (Role.MILK,)): (
+        Note("temperatures", "Leaner: it boils over and catches sooner."),
+    ),
+    ((Role.MILK, Role.CREAM), (Role.FRUIT,)): (
+        Note(
+            "order",
+            "Its acid curdles milk and egg: not boiled together; raw pineapple, kiwi, "
+            "papaya and fig dissolve gelatin.",
+        ),
+    ),
+}
+
+
+def _chocolates(was: Ingredient, new: Ingredient, kind: str) -> Iterator[Note]:
+    before, after = was.chocolate, new.chocolate
+    if before is None or after is None:
+        return
+    if after.kind is ChocolateKind.COMPOUND and before.kind is not ChocolateKind.COMPOUND:
+        yield Note("tempering", "Compound is not tempered: melt to 40-45 °C, work at 35-40 °C.")
+        yield Note("order", "Never in one pot with couverture: together they stay soft and bloom.")
+    elif before.kind is ChocolateKind.COMPOUND and after.kind is not ChocolateKind.COMPOUND:
+        yield Note("tempering", "Couverture is tempered where it is used plain; compound was not.")
+    if after.temper is not None and after.temper != before.temper:
+        own = after.temper
+        yield Note(
+            "temperatures",
+            f"Melt to {own.melt_c:g} °C, cool to {own.cool_c:g}, work at {own.work_c:g}; the pack "
+            "goes first.",
+        )
+    if kind == "mousse" and FOLDS_AT[before.kind] != FOLDS_AT[after.kind]:
+        yield Note("temperatures", f"Fold the cream in at {FOLDS_AT[after.kind]} °C.")
+    pale = (ChocolateKind.MILK, ChocolateKind.WHITE)
+    if after.kind in pale and before.kind not in pale:
+        yield Note("temperatures", "Milk solids scorch: no direct heat, not above 45 °C.")
+        yield Note("waits", "Softer butter: it sets more slowly, the night instead of hours.")
+
+
+def _gelatins(was: Ingredient, new: Ingredient) -> Iterator[Note]:
+    leaf, powder = _is_leaf(new), _is_leaf(was)
+    if leaf and not powder:
+        yield Note(
+            "order",
+            "Soak leaves in plenty of cold water 5-10 min and squeeze; they carry some five times "
+            "their weight of it: leave out the water the powder was bloomed in.",
+        )
+    elif powder and not leaf:
+        yield Note("order", "Bloom powder in 5-6 times its weight of cold water, and count that.")
+    if leaf or powder:
+        yield Note(
+            "order",
+            "Bloom counts by its root for powder on a scale; leaf for leaf, it counts in full.",
+        )
+
+
+def _is_leaf(ingredient: Ingredient) -> bool:
+    return any("leaf" in one.name.lower() for one in ingredient.pieces)
+
+
+def _whipping(new: Ingredient) -> Iterator[Note]:
+    make_up = new.make_up
+    fat = sum(make_up.known.get(part, 0.0) for part in FATS) if make_up else 0.0
+    if role_of(new) in (Role.CREAM, Role.MILK) and fat < WHIPS_FROM:
+        yield Note("order", f"It does not whip: {fat:g} % fat, and cream whips from 30 % on.")
+
+
+def _plant(was: Ingredient, new: Ingredient) -> Iterator[Note]:
+    dairy = (Role.MILK, Role.CREAM)
+    if role_of(was) not in dairy or "milk" in (new.allergens or ()):
+        return
+    if "milk" in (was.allergens or ()) and role_of(new) in (*dairy, Role.FRUIT):
+        yield Note(
+            "order",
+            "A plant drink splits with acid and coffee; oat drink's enzymes thin starch creams: "
+            "boil them through.",
+        )
+
+
+def _allergens(was: Ingredient, new: Ingredient) -> Iterator[Note]:
+    if new.allergens is None:
+        yield Note("allergens", f"Nobody entered the allergens of {new.name}.")
+        return
+    comes = [one for one in new.allergens if one not in (was.allergens or ())]
+    goes = [one for one in was.allergens or () if one not in new.allergens]
+    if comes:
+        yield Note("allergens", f"It brings in {', '.join(comes)}: tell the service.")
+    if goes:
+        yield Note(
+            "allergens", f"It holds no {', '.join(goes)}; other lines may, and traces are not told."
+        )

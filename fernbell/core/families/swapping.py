@@ -1,0 +1,184 @@
+"""One ingredient for another: the straight swap, and the one that keeps what the formula is for."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+from fernbell.core.errors import CoreError, UnknownKey
+from fernbell.core.families.family import Dial
+from fernbell.core.families.swap_notes import Note, swap_notes
+from fernbell.core.fitting import Demand, Finished, Locked, Reads, Unsettled, fit
+from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Lines, lines_of
+from fernbell.core.pantry import Ingredient, Role, role_of
+
+AS_BEFORE = 0.002
+"""How far a dial that is kept may be off, as a share; a scale rounds more than that."""
+
+ALIKE = 0.03
+"""How far another figure may be off and still count as kept."""
+
+FARTHEST = 0.5
+"""A figure beside the dial is given up where a line would move by more than this share for it."""
+
+KEPT: Mapping[Role, tuple[str, ...]] = {
+    Role.CHOCOLATE: ("fat", "sweetness"),
+    Role.CREAM: ("fat", "water"),
+    Role.MILK: ("fat", "water"),
+    Role.SUGAR: ("sweetness", "water"),
+    Role.SYRUP: ("sweetness", "water"),
+    Role.BUTTER: ("fat", "water"),
+    Role.OIL: ("fat",),
+    Role.GELATIN: ("gelatin-water",),
+    Role.FRUIT: ("sweetness", "water"),
+}
+"""What is kept beside the dial where it can be, by what is exchanged; common practice."""
+
+SETS: Mapping[str, float] = {"NH": 1.2, "LM": 1.2, "yellow": 1.0, "agar": 0.45}
+"""Grams of a gum in the place of one of gelatin of 200 bloom, by kind; common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Kept:
+    """A figure the swap was asked to keep: before, after, and whether it could."""
+
+    name: str
+    unit: str
+    before: float
+    after: float
+    kept: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Swap:
+    """A swap: the same grams, and the rebalanced formula; what is kept and what no swap keeps.
+
+    `book` holds the new ingredient; `notes` say what the method changes.
+    """
+
+    book: Book
+    straight: Formula
+    rebalanced: Formula
+    kept: tuple[Kept, ...]
+    notes: tuple[Note, ...]
+
+
+def swap(
+    lines: Lines,
+    old: str,
+    new: Ingredient,
+    dial: Dial | None = None,
+    kind: str = "",
+    locked: tuple[str, ...] = (),
+) -> Swap:
+    """Exchange an ingredient in all its lines.
+
+    The rebalanced formula is the nearest to the straight one that arrives in the same mass,
+    with its dial where it was, and with what else can be kept; one figure after the other is
+    asked and given up where it cannot be met beside those before it.
+
+    Args:
+        lines: the formula [Lines].
+        old: key of the ingredient that goes [key].
+        new: the ingredient that comes [Ingredient].
+        dial: what the formula is set by, if that is said [Dial].
+        kind: its kind, such as 'mousse' [text].
+        locked: keys of lines that stay as they are, shape (n,) [keys].
+    Returns:
+        both formulas, what is kept, what the method changes [Swap].
+    Raises:
+        UnknownKey: the old ingredient is in none of its lines.
+        CoreError: the new one does not set, or a figure cannot be read.
+    Source:
+        least relative change (see fitting); what to keep is common practice.
+    """
+    formula, was = lines.formula, lines.book.ingredient(old)
+    if all(line.ingredient != old for line in formula.lines):
+        raise UnknownKey("ingredient", was.name, f"one of the lines of {formula.name}")
+    others = tuple(one for one in lines.book.ingredients if one.key not in (old, new.key))
+    book = Book((*others, was, new), lines.book.formulas)
+    exchanged = tuple(
+        replace(line, ingredient=new.key) if line.ingredient == old else line
+        for line in formula.lines
+    )
+    straight = replace(formula, lines=exchanged)
+    after = lines_of(book, straight, lines.made, lines.altitude_m)
+    if role_of(was) is Role.GELATIN and role_of(new) is Role.GUM:
+        wanted: tuple[Figure, ...] = ()
+        rebalanced = _other_set(after, was, new)
+    else:
+        wanted = _wanted(
+            dial, role_of(was), role_of(new), cooked=formula.losses.cooked_to is not None
+        )
+        rebalanced = _rebalance(lines, after, wanted, locked, dial)
+    there = replace(after, formula=rebalanced)
+    kept = tuple(_kept(one, lines, there) for one in wanted if _read(one, lines) is not None)
+    whips = any(line.overrun_percent for line in exchanged if line.ingredient == new.key)
+    return Swap(book, straight, rebalanced, kept, swap_notes(was, new, kind, whips=whips))
+
+
+def _wanted(dial: Dial | None, before: Role, after: Role, *, cooked: bool) -> tuple[Figure, ...]:
+    codes = [*KEPT.get(before, ()), *(KEPT.get(after, ()) if after is not before else ())]
+    if cooked:
+        # What is cooked to a sign has the water its sign leaves.
+        codes = [one for one in codes if one != "water"]
+    figures = ([dial.figure] if dial else []) + [FIGURES[code] for code in codes]
+    unique = {one.code: one for one in figures}
+    return tuple(unique.values())
+
+
+def _rebalance(
+    before: Lines,
+    after: Lines,
+    wanted: tuple[Figure, ...],
+    locked: tuple[str, ...],
+    dial: Dial | None,
+) -> Formula:
+    asked: tuple[Demand, ...] = (
+        Finished(before.mix().finished_g),
+        *(Locked(key) for key in locked),
+    )
+    best = fit(after, asked).formula
+    for figure in wanted:
+        value, set_by = _read(figure, before), dial is not None and figure is dial.figure
+        if value is None:
+            continue
+        near = (AS_BEFORE if set_by else ALIKE / 2) * abs(value)
+        more = (*asked, Reads(figure, value - near, value + near))
+        try:
+            found = fit(after, more)
+        except (Unsettled, CoreError):
+            continue
+        if found.met and (set_by or _modest(best, found.formula)):
+            asked, best = more, found.formula
+    return best
+
+
+def _modest(before: Formula, after: Formula) -> bool:
+    pairs = zip(before.lines, after.lines, strict=True)
+    return all(abs(now.mass_g - was.mass_g) <= FARTHEST * was.mass_g for was, now in pairs)
+
+
+def _read(figure: Figure, lines: Lines) -> float | None:
+    try:
+        return figure.value(lines.mix())
+    except CoreError:
+        return None
+
+
+def _kept(figure: Figure, before: Lines, after: Lines) -> Kept:
+    was = _read(figure, before) or 0.0
+    now = _read(figure, after)
+    far = abs((now or 0.0) - was) > ALIKE * max(abs(was), 1e-9)
+    return Kept(figure.name, figure.unit, was, now or 0.0, now is not None and not far)
+
+
+def _other_set(after: Lines, was: Ingredient, new: Ingredient) -> Formula:
+    """A gum in the place of gelatin, by the doses of practice."""
+    own = new.make_up.pectin_kind if new.make_up else ""
+    if own not in SETS:
+        raise CoreError("ingredient", new.name, "something that sets: pectin or agar")
+    bloom = (was.make_up.bloom if was.make_up else None) or 200.0
+    factor = SETS[own] * (bloom / 200.0) ** 0.5
+    return after.weighed(
+        round(line.mass_g * factor, 1) if line.ingredient == new.key else line.mass_g
+        for line in after.formula.lines
+    )

@@ -1,0 +1,65 @@
+"""Syrups by Brix and Baumé."""
+
+from fernbell.core.families.family import (
+    BURNS,
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    bands,
+    losses,
+    reading,
+    step,
+    window,
+)
+from fernbell.core.pantry import SWEETS
+
+DIAL = Dial(
+    reading("brix"),
+    "what is dissolved, as a refractometer sees it",
+    bands(
+        *(10, "poaches", 32, "soaks", 48, "glazes fruit", 60),
+        *("keeps", 67, "crystallizes", 78),
+    ),
+    SWEETS,
+)
+_WATER = Part("water", 250, "boil", "the liquid", slot="on")
+_SUGAR = Part("sugar", 250, "boil", "the dial sets it")
+_BOIL = step("boil", "To the boil, clear; cool covered.", 100, caution=BURNS)
+_SWEET = {"water-activity": window(0.8, 0.995, "Below it crystallizes.")}
+
+SYRUPS = Family(
+    "syrup",
+    "Syrups",
+    "syrup",
+    (
+        Job(
+            *("soak", "soaking sponge", DIAL, "soaks", 40),
+            (_WATER, _SUGAR, Part("spirit", 25, "flavor", "flavor, once cool", optional=True)),
+            (_BOIL, step("flavor", "Spirit in below 40 °C, away from flame.", 38)),
+            losses(1, 2),
+            _SWEET,
+        ),
+        Job(
+            *("thirty", "keeping, 30 °Bé", DIAL, "keeps", 61),
+            (_WATER, _SUGAR, Part("glucose", 40, "boil", "keeps it from crystals", optional=True)),
+            (_BOIL,),
+            losses(1, 2),
+            _SWEET,
+        ),
+        Job(
+            *("poach", "poaching fruit", DIAL, "poaches", 22),
+            (_WATER, _SUGAR, Part("lemon", 15, "boil", "keeps fruit light")),
+            (_BOIL,),
+            losses(2, 2),
+            _SWEET,
+        ),
+    ),
+    (
+        Failure("crystals", "too strong, stirred, dirty pan", "Water in, boil; glucose or acid."),
+        Failure("ferments", "too weak to keep", "Stronger, or chill and use within days."),
+    ),
+    (BURNS, "Spirit near flame: off the heat."),
+    flavor="neutral",
+)

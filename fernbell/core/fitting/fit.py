@@ -1,0 +1,222 @@
+"""The nearest formula that meets what is asked of it, or the fewest demands that conflict."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from fernbell.core.errors import CoreError
+from fernbell.core.fitting.demands import (
+    Demand,
+    EggsWhole,
+    Finished,
+    Locked,
+    Uses,
+    line_at,
+    says,
+)
+from fernbell.core.fitting.rows import Row, Vector, rows_of
+from fernbell.core.fitting.solve import MET, Begin, Found, nearest
+from fernbell.core.formulas import FORMULA_STEP_G, Formula, Lines, Mix
+from fernbell.core.measures import round_to_scale
+
+FIT_SOURCE = (
+    "least sum of relative changes of the lines, by linear programs one after the other (HiGHS)"
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Move:
+    """A line that moved [g], and the demands that moved it, in words."""
+
+    line: str
+    name: str
+    before_g: float
+    after_g: float
+    because: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """A demand in words, whether it is met, and by how much it is missed [share]."""
+
+    demand: Demand
+    says: str
+    missed: float
+
+
+@dataclass(frozen=True, slots=True)
+class Fit:
+    """What was found: the formula as it can be weighed, and exactly; what moved; what is asked.
+
+    `conflict` holds the fewest demands that cannot be met together, in words; the formula is
+    then the nearest that can be had. `kept_g` says that nothing was asked about the size, so
+    what arrives was kept.
+    """
+
+    formula: Formula
+    exact_g: tuple[float, ...]
+    moves: tuple[Move, ...]
+    asked: tuple[Asked, ...]
+    conflict: tuple[str, ...]
+    kept_g: float | None
+    solves: int
+
+    @property
+    def met(self) -> bool:
+        """Whether everything asked is met."""
+        return not self.conflict
+
+
+def fit(lines: Lines, demands: tuple[Demand, ...]) -> Fit:
+    """Fit a formula to what is asked of it, by least relative change of its lines.
+
+    Where nothing is said about the size, what arrives stays. Where a size or an amount to use
+    up is asked, all lines begin scaled to it, and changes count from there.
+
+    Args:
+        lines: the formula [Lines].
+        demands: what is asked, shape (n,) [Demand].
+    Returns:
+        the formula, what moved and why, or what conflicts [Fit].
+    Raises:
+        Unsettled: the search does not come to rest.
+        UnknownKey: a demand is about a line that is not there.
+        CoreError: nothing in it, or a figure that cannot be read.
+    Source:
+        scipy milp (HiGHS); conflicts by leaving out one demand after the other.
+    """
+    start = lines.mix()
+    if not start.finished_g > 0:
+        raise CoreError("lines", "nothing", "lines that weigh something")
+    kept = None
+    if not any(isinstance(one, Finished | Uses) for one in demands):
+        kept = start.finished_g
+    every = (*demands, *([Finished(kept)] if kept is not None else []))
+    factor = _factor(lines, start, every)
+    found = _search(lines, every, factor)
+    conflict = () if found.met else _conflict(lines, every, factor)
+    rows = rows_of(every, lines, start)
+    formula = _weighable(lines, every, found.masses_g)
+    return Fit(
+        formula,
+        tuple(float(one) for one in found.masses_g),
+        _moves(lines, every, rows, found, formula),
+        tuple(
+            Asked(one, says(one, lines.book, lines.formula), _missed(found, rows, at))
+            for at, one in enumerate(every)
+        ),
+        tuple(says(one, lines.book, lines.formula) for one in conflict),
+        kept,
+        found.solves,
+    )
+
+
+def _factor(lines: Lines, start: Mix, demands: tuple[Demand, ...]) -> float:
+    """What all lines are scaled by before anything moves."""
+    for one in demands:
+        if isinstance(one, Finished):
+            return one.mass_g / start.finished_g
+    for one in demands:
+        if isinstance(one, Uses):
+            own = line_at(lines.formula, one.line).mass_g
+            return one.mass_g / own if own and one.mass_g else 1.0
+    return 1.0
+
+
+def begin_at(lines: Lines, factor: float, *, eggs_whole: bool) -> Begin:
+    """Where a search begins.
+
+    Args:
+        lines: the formula [Lines].
+        factor: what all its lines are scaled by [1].
+        eggs_whole: whether eggs come in whole ones [bool].
+    Returns:
+        grams, units, and which lines are counted, shape (n,) [Begin].
+    Source:
+        definition; the mass of an egg is the pantry's.
+    """
+    masses = np.array([one.mass_g * factor for one in lines.formula.lines])
+    units = np.maximum(masses, max(0.005 * float(masses.sum()), 1e-6))
+    whole = [False] * len(masses)
+    for i, line in enumerate(lines.formula.lines):
+        if eggs_whole and line.ingredient is not None:
+            ingredient = lines.book.ingredient(line.ingredient)
+            if ingredient.egg is not None and ingredient.pieces:
+                units[i], whole[i] = ingredient.pieces[0].mass_g, True
+    return Begin(masses, units, tuple(whole))
+
+
+def _search(lines: Lines, demands: tuple[Demand, ...], factor: float) -> Found:
+    whole = any(isinstance(one, EggsWhole) for one in demands)
+    begin = begin_at(lines, factor, eggs_whole=whole)
+    rows = rows_of(demands, lines, lines.mix(begin.masses_g))
+    return nearest(lines, rows, begin)
+
+
+def _conflict(lines: Lines, demands: tuple[Demand, ...], factor: float) -> tuple[Demand, ...]:
+    """The fewest of them that cannot be met together: without any one of these, the rest can."""
+    kept = list(demands)
+    for one in demands:
+        fewer = [other for other in kept if other is not one]
+        if not _search(lines, tuple(fewer), factor).met:
+            kept = fewer
+    return tuple(kept)
+
+
+def _weighable(lines: Lines, demands: tuple[Demand, ...], masses_g: Vector) -> Formula:
+    """The formula rounded to its scales; what is locked, used up or counted is not rounded."""
+    exact = {one.line for one in demands if isinstance(one, Uses | Locked)}
+    whole = any(isinstance(one, EggsWhole) for one in demands)
+
+    def step(at: int) -> float | None:
+        line = lines.formula.lines[at]
+        if line.ingredient is None:
+            return None if line.key in exact else FORMULA_STEP_G
+        ingredient = lines.book.ingredient(line.ingredient)
+        if line.key in exact or (whole and ingredient.egg is not None):
+            return None
+        return ingredient.weigh_step_g
+
+    steps = [step(i) for i in range(len(masses_g))]
+    places = [i for i, own in enumerate(steps) if own is not None]
+    rounded = round_to_scale(
+        [float(masses_g[i]) for i in places], [own for own in steps if own is not None]
+    )
+    weighed = [round(float(one), 6) for one in masses_g]
+    for i, own in zip(places, rounded.masses_g, strict=True):
+        weighed[i] = own
+    return lines.weighed(weighed)
+
+
+def _missed(found: Found, rows: tuple[Row, ...], at: int) -> float:
+    own = [miss for miss, row in zip(found.misses, rows, strict=True) if row.at == at]
+    most = float(max(own, default=0.0))
+    return most if most > 10 * MET else 0.0
+
+
+def _moves(
+    lines: Lines,
+    demands: tuple[Demand, ...],
+    rows: tuple[Row, ...],
+    found: Found,
+    formula: Formula,
+) -> tuple[Move, ...]:
+    """Lines that moved, each with the binding demands it was moved towards."""
+    before = np.array([one.mass_g for one in lines.formula.lines])
+    words = [says(one, lines.book, lines.formula) for one in demands]
+    bare = lines.mix(found.masses_g)
+    tight = [abs(row.excess(bare)) / row.size < 1e-4 or row.excess(bare) < 0 for row in rows]
+    out = []
+    for i, (line, after) in enumerate(zip(lines.formula.lines, formula.lines, strict=True)):
+        moved = after.mass_g - before[i]
+        if abs(moved) < 1e-9:
+            continue
+        pulls = [
+            words[row.at]
+            for row, slope, binds in zip(rows, found.slopes[:, i], tight, strict=True)
+            if binds and slope * moved > 1e-9 and not isinstance(demands[row.at], Locked)
+        ]
+        because = tuple(dict.fromkeys(pulls))
+        name = lines.book.line_name(line)
+        out.append(Move(line.key, name, float(before[i]), after.mass_g, because))
+    return tuple(out)

@@ -1,0 +1,342 @@
+"""Figures of a formula as bare numbers, for solving: what is divided by what."""
+
+from collections.abc import Callable, Iterable, Mapping, Sequence
+from dataclasses import dataclass, replace
+
+from fernbell.core.errors import CoreError, check_range
+from fernbell.core.formulas.book import Book, Formula
+from fernbell.core.formulas.composition import Composition, Raw, cooked, gather, shares_of
+from fernbell.core.formulas.contents import READINGS
+from fernbell.core.formulas.cooking import SOLUBLE, SOLUBLE_KINDS, dissolved
+from fernbell.core.formulas.setting import coating_firms, gelatin_g
+from fernbell.core.formulas.sweetness import SWEET_PARTS, sweet_terms
+from fernbell.core.heat import Solution, boils_at, water_activity
+from fernbell.core.pantry import FATS, Role, School, role_by, role_of
+from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Given, Working, figure_text
+
+HOLD_SOURCE = (
+    "hold number, an index of this project: 1.6 % gelatin of 200 bloom on the water, or 20 % "
+    "cocoa butter and dry cocoa on the whole, each hold a clean slice (common practice)"
+)
+GELATIN_SLICES, COCOA_SLICES = 1.6, 20.0
+
+
+@dataclass(frozen=True, slots=True)
+class Mix:
+    """A formula at some grams of its lines: what a figure is read from."""
+
+    book: Book
+    formula: Formula
+    masses_g: tuple[float, ...]
+    roles: tuple[Role, ...]
+    own: Composition
+    altitude_m: float = 0.0
+
+    def grams(self, *parts: str) -> float:
+        """Grams of components after cooking; refused while one is unknown or nothing is there."""
+        if not self.own.known(*parts):
+            names = ", ".join(self.own.needs(*parts) or self.own.overcooked) or self.own.name
+            raise CoreError("make_up", f"unknown in {names}", "known; enter it in the pantry")
+        return sum(self.own.grams[part] for part in parts)
+
+    def of(self, roles: Iterable[Role]) -> float:
+        """Grams of the lines that are of these roles, as weighed."""
+        wanted = tuple(roles)
+        return sum(g for g, role in zip(self.masses_g, self.roles, strict=True) if role in wanted)
+
+    @property
+    def finished_g(self) -> float:
+        """What arrives."""
+        losses = self.formula.losses
+        return self.own.mass_g * (1 - (losses.pan_percent + losses.tasting_percent) / 100)
+
+
+Read = Callable[[Mix], float]
+
+
+@dataclass(frozen=True, slots=True)
+class Figure:
+    """One figure: scale x top / bottom, and what the two are in words."""
+
+    code: str
+    name: str
+    unit: str
+    top: Read
+    bottom: Read
+    top_name: str
+    bottom_name: str
+    scale: float = 1.0
+    source: str = MASS_BALANCE
+
+    def value(self, mix: Mix) -> float:
+        """The figure of a mix; CoreError where it has none."""
+        bottom = self.bottom(mix)
+        if not bottom > 0:
+            raise CoreError(self.code, f"no {self.bottom_name}", f"some {self.bottom_name} in it")
+        return self.scale * self.top(mix) / bottom
+
+    def working(self, mix: Mix) -> Working:
+        """The figure with its arithmetic."""
+        value, top, bottom = self.value(mix), self.top(mix), self.bottom(mix)
+        if self.bottom is _one:
+            given: tuple[Given, ...] = (Given(self.top_name, value, self.unit),)
+            arithmetic = f"{figure_text(value)} {self.unit}".strip()
+            rule = self.top_name
+        else:
+            given = (Given(self.top_name, top, "g"), Given(self.bottom_name, bottom, "g"))
+            factor = "" if self.scale == 1 else f"{self.scale:g} × "
+            rule = f"{self.top_name} / {self.bottom_name}"
+            arithmetic = f"{factor}{figure_text(top)} / {figure_text(bottom)} = "
+            arithmetic += f"{figure_text(value)} {self.unit}".strip()
+        named = f"{self.name} of {mix.formula.name}"
+        return Working(named, value, self.unit, given, rule, arithmetic, self.source)
+
+
+def _one(mix: Mix) -> float:
+    return 1.0
+
+
+def _mass(mix: Mix) -> float:
+    return mix.own.mass_g
+
+
+def _percent(code: str, name: str, parts: Sequence[str]) -> Figure:
+    return Figure(
+        code, name, "%", lambda mix: mix.grams(*parts), _mass, name.lower(), "the whole", 100
+    )
+
+
+def _sweet(mix: Mix) -> float:
+    mix.grams(*(part for part in SWEET_PARTS if part not in SOLUBLE_KINDS))
+    if not mix.own.known(*SWEET_PARTS):
+        mix.grams(*SWEET_PARTS)
+    return sum(g * sweet for _, g, sweet in sweet_terms(mix.own))
+
+
+def _gelatin(mix: Mix) -> float:
+    if not mix.own.known("gelatin", "bloom"):
+        mix.grams("bloom")
+    return gelatin_g(mix.own, School.SQUARE_ROOT)
+
+
+def _solution(mix: Mix) -> Solution:
+    water = mix.grams("water")
+    if not mix.own.known(*SOLUBLE, *SOLUBLE_KINDS):
+        mix.grams(*SOLUBLE, *SOLUBLE_KINDS)
+    return Solution(water, dissolved(mix.own.grams, mix.own.kinds))
+
+
+def _boils(mix: Mix) -> float:
+    own = _solution(mix)
+    sugars = tuple(one for one in own.dissolved if one[0].name != "alcohol")
+    return boils_at(Solution(own.water_g, sugars), mix.altitude_m)
+
+
+def _held(mix: Mix) -> float:
+    cocoa = mix.grams("cocoa_butter", "cocoa_solids") + coating_firms(mix.book, mix.formula)
+    by_cocoa = 100 * cocoa / mix.own.mass_g / COCOA_SLICES
+    gelatin = _gelatin(mix)
+    water = mix.grams("water") if gelatin else 1.0
+    return by_cocoa + 100 * gelatin / water / GELATIN_SLICES
+
+
+def _cost(mix: Mix) -> float:
+    total = 0.0
+    for line, grams in zip(mix.formula.lines, mix.masses_g, strict=True):
+        price = None
+        if line.ingredient is not None:
+            price = mix.book.ingredient(line.ingredient).price_per_kg
+        if price is None and grams:
+            name = mix.book.line_name(line)
+            raise CoreError("price", f"unknown for {name}", "entered in the pantry")
+        total += grams * (price or 0.0) / 1000
+    return total
+
+
+_FIGURES = (
+    _percent("water", "Water", ("water",)),
+    Figure(
+        "solids",
+        "Solids",
+        "%",
+        lambda mix: mix.own.mass_g - mix.grams("water", "alcohol"),
+        _mass,
+        "all but water and alcohol",
+        "the whole",
+        100,
+    ),
+    _percent("fat", "Fat", READINGS["Fat"]),
+    _percent("sugars", "Sugars", READINGS["Sugars"]),
+    _percent("milk-fat", "Milk fat", READINGS["Milk fat"]),
+    _percent("cocoa-butter", "Cocoa butter", READINGS["Cocoa butter"]),
+    Figure(
+        "sweetness",
+        "Sweetness",
+        "sugar = 100",
+        _sweet,
+        _mass,
+        "sugars, each by its sweetness",
+        "the whole",
+        100,
+    ),
+    Figure(
+        "gelatin-water",
+        "Gelatin on the water",
+        "%",
+        _gelatin,
+        lambda mix: mix.grams("water"),
+        "gelatin as of 200 bloom",
+        "water",
+        100,
+    ),
+    Figure(
+        "set-number",
+        "Set number",
+        "",
+        lambda mix: (
+            mix.grams("cocoa_butter", "cocoa_solids") + coating_firms(mix.book, mix.formula)
+        ),
+        lambda mix: mix.grams("water"),
+        "cocoa butter and dry cocoa",
+        "water",
+        source="set number, an index of this project: what firms / what softens; not published",
+    ),
+    Figure(
+        "fat-water",
+        "Fat for each part of water",
+        "",
+        lambda mix: mix.grams(*FATS),
+        lambda mix: mix.grams("water"),
+        "fat",
+        "water",
+    ),
+    Figure("hold", "Hold number", "", _held, _one, "gelatin and cocoa", "", source=HOLD_SOURCE),
+    Figure(
+        "water-activity",
+        "Water activity",
+        "",
+        lambda mix: water_activity(_solution(mix)),
+        _one,
+        "water activity by Norrish",
+        "",
+        source="Norrish 1966, constants of Chirife et al. 1980, from memory",
+    ),
+    Figure(
+        "boils",
+        "Boils at, here",
+        "°C",
+        _boils,
+        _one,
+        "boiling point of a sucrose syrup of the same strength",
+        "",
+        source="boiling curve, see methods",
+    ),
+    Figure(
+        "brix",
+        "Brix",
+        "°Bx",
+        lambda mix: _solution(mix).solids_g,
+        lambda mix: _solution(mix).solids_g + mix.grams("water"),
+        "what is dissolved",
+        "it and the water",
+        100,
+    ),
+    Figure("cost", "Cost", "in 100 g", _cost, lambda mix: mix.finished_g, "lines", "arrives", 100),
+)
+FIGURES: Mapping[str, Figure] = {one.code: one for one in _FIGURES}
+"""Figures that can be demanded or turned, by code."""
+
+
+def ratio(
+    code: str, name: str, top: tuple[Role, ...], bottom: tuple[Role, ...], *, percent: bool = True
+) -> Figure:
+    """A figure that sets grams of some lines against grams of others, as weighed.
+
+    Args:
+        code: what it is called by programs [text].
+        name: what it is called [text].
+        top: roles of the lines above, shape (n,) [Role].
+        bottom: roles of the lines below, shape (n,) [Role].
+        percent: whether it counts in per cent, else in parts [bool].
+    Returns:
+        the figure [% or 1].
+    Source:
+        baker's percentages, common practice.
+    """
+    return Figure(
+        code,
+        name,
+        "%" if percent else "",
+        lambda mix: mix.of(top),
+        lambda mix: mix.of(bottom),
+        _words(top),
+        _words(bottom),
+        100 if percent else 1,
+        COMMON_PRACTICE,
+    )
+
+
+def _words(roles: tuple[Role, ...]) -> str:
+    return " and ".join(dict.fromkeys(roles))
+
+
+@dataclass(frozen=True)
+class Lines:
+    """The lines of a formula, ready to be weighed otherwise: shares of each, its role."""
+
+    book: Book
+    formula: Formula
+    made: Mapping[str, Composition]
+    altitude_m: float
+    roles: tuple[Role, ...]
+
+    def mix(self, masses_g: Iterable[float] | None = None) -> Mix:
+        """The formula at these grams, or at its own; negative grams are refused."""
+        masses = tuple(line.mass_g for line in self.formula.lines)
+        if masses_g is not None:
+            masses = tuple(float(one) for one in masses_g)
+            for one in masses:
+                check_range("mass_g", one)
+        formula = self.weighed(masses)
+        own = cooked(formula, gather(self.book, formula, self.made), self.altitude_m)
+        return Mix(self.book, formula, masses, self.roles, own, self.altitude_m)
+
+    def weighed(self, masses_g: Iterable[float]) -> Formula:
+        """The formula with these grams on its lines."""
+        pairs = zip(self.formula.lines, masses_g, strict=True)
+        lines = tuple(
+            line if line.mass_g == own else replace(line, mass_g=own) for line, own in pairs
+        )
+        return replace(self.formula, lines=lines)
+
+    def raw(self, formula: Formula) -> Raw:
+        """Its batch before it is cooked."""
+        return gather(self.book, formula, self.made)
+
+
+def lines_of(
+    book: Book, formula: Formula, made: Mapping[str, Composition], altitude_m: float = 0.0
+) -> Lines:
+    """Make the lines of a formula ready to be weighed otherwise.
+
+    Args:
+        book: where they are looked up [Book].
+        formula: whose lines [Formula].
+        made: compositions of what is nested in it [g].
+        altitude_m: height of the kitchen above the sea [m].
+    Returns:
+        its lines with their roles [Lines].
+    Raises:
+        UnknownKey: a line points at nothing.
+    Source:
+        definition.
+    """
+
+    def role(at: int) -> Role:
+        line = formula.lines[at]
+        if line.ingredient is not None:
+            return role_of(book.ingredient(line.ingredient))
+        return role_by({name: 100 * own for name, own in shares_of(book, line, made).known})
+
+    roles = tuple(role(at) for at in range(len(formula.lines)))
+    return Lines(book, formula, made, altitude_m, roles)

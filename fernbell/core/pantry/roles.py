@@ -1,0 +1,124 @@
+"""What an ingredient is in a formula, told by its make-up: chocolate, cream, sugar, flour."""
+
+from collections.abc import Mapping
+from enum import StrEnum
+from functools import lru_cache
+
+from fernbell.core.pantry.chocolate import DARK_COATING, WHITE_COATING, ChocolateKind
+from fernbell.core.pantry.eggs import EggPart
+from fernbell.core.pantry.ingredient import Ingredient
+from fernbell.core.pantry.makeup import FATS, SUGARS
+
+
+class Role(StrEnum):
+    """What something does in a formula."""
+
+    CHOCOLATE = "chocolate"
+    COCOA = "cocoa powder"
+    COCOA_BUTTER = "cocoa butter"
+    EGG = "whole egg"
+    YOLK = "yolk"
+    WHITE = "white"
+    GELATIN = "gelatin"
+    GUM = "pectin or gum"
+    BUTTER = "butter"
+    OIL = "oil"
+    NUT = "nut"
+    ALCOHOL = "alcohol"
+    CONDENSED = "condensed milk"
+    CREAM = "cream"
+    MILK = "milk"
+    SUGAR = "sugar"
+    SYRUP = "syrup"
+    CRUMB = "crumbs"
+    STARCH = "starch"
+    FLOUR = "flour"
+    FRUIT = "fruit"
+    WATER = "water"
+    SALT = "salt"
+    OTHER = "other"
+
+
+LIQUIDS = (Role.CREAM, Role.MILK, Role.FRUIT, Role.WATER, Role.ALCOHOL)
+SWEETS = (Role.SUGAR, Role.SYRUP)
+
+_BY_EGG = {EggPart.WHOLE: Role.EGG, EggPart.YOLK: Role.YOLK, EggPart.WHITE: Role.WHITE}
+
+
+@lru_cache(maxsize=4096)
+def role_of(ingredient: Ingredient) -> Role:
+    """What an ingredient is in a formula.
+
+    Args:
+        ingredient: with its make-up; without one only chocolate and egg are told [Ingredient].
+    Returns:
+        its role [Role].
+    Source:
+        common practice, told by the make-up.
+    """
+    if ingredient.egg is not None:
+        return _BY_EGG[ingredient.egg]
+    if ingredient.chocolate is not None:
+        return Role.CHOCOLATE
+    return role_by(ingredient.make_up.known if ingredient.make_up else {})
+
+
+def role_by(in_100_g: Mapping[str, float]) -> Role:
+    """What something is in a formula, by what is in 100 g of it.
+
+    Args:
+        in_100_g: grams of each component that is known [g].
+    Returns:
+        its role; other where the make-up says nothing clear [Role].
+    Source:
+        common practice; the limits are between what kitchens buy.
+    """
+
+    def g(*parts: str) -> float:
+        return sum(in_100_g.get(part, 0.0) for part in parts)
+
+    water, fat, starch = g("water"), g(*FATS), g("starch")
+    sweet = g(*SUGARS, "glucose_syrup_solids", "polyols")
+    rules = (
+        (Role.GELATIN, g("gelatin") >= 50),
+        (Role.GUM, g("pectin") >= 30),
+        (Role.SALT, g("salt") >= 60),
+        (Role.COCOA_BUTTER, g("cocoa_butter") >= 95),
+        (Role.COCOA, g("cocoa_solids") >= 60),
+        (Role.CHOCOLATE, g("cocoa_butter", "cocoa_solids") >= 25),
+        (Role.BUTTER, g("milk_fat") >= 60),
+        (Role.NUT, g("other_fat") >= 28 and g("protein") >= 2),
+        (Role.OIL, fat >= 70),
+        (Role.ALCOHOL, g("alcohol") >= 8),
+        (Role.CRUMB, starch >= 25 and fat >= 10 and water < 15),
+        (Role.CONDENSED, g("lactose") >= 7 and 10 <= water < 40),
+        (Role.OTHER, g("lactose") >= 30 and g("protein") >= 5),
+        (Role.CREAM, fat >= 9 and water >= 40 and g("acids") < 2),
+        (Role.SUGAR, sweet >= 80 and water < 12),
+        (Role.SYRUP, sweet >= 45 and water < 60 and g("fiber") < 3),
+        (Role.STARCH, starch >= 75),
+        (Role.FLOUR, starch >= 40),
+        (Role.WATER, water >= 97),
+        (Role.MILK, water >= 70 and g("lactose") >= 2.5),
+        (Role.FRUIT, water >= 50 and (g("acids") >= 0.15 or g("fiber") >= 1.2)),
+        (Role.MILK, water >= 70),
+    )
+    return next((role for role, holds in rules if holds), Role.OTHER)
+
+
+def coating_of(ingredient: Ingredient) -> str | None:
+    """Which compound coating an ingredient is, of those in COATINGS_FIRM.
+
+    Args:
+        ingredient: any [Ingredient].
+    Returns:
+        'dark or milk' or 'white', by its cocoa; None where it is no compound [text].
+    Source:
+        common practice: white compound holds no dry cocoa.
+    """
+    chocolate = ingredient.chocolate
+    if chocolate is None or chocolate.kind is not ChocolateKind.COMPOUND:
+        return None
+    make_up = ingredient.make_up
+    cocoa = (make_up.cocoa_solids or 0.0) if make_up else 0.0
+    return DARK_COATING if cocoa >= 2 else WHITE_COATING
