@@ -5,6 +5,7 @@ from ninja.renderers import JSONRenderer
 from fernbell.server.desserts.api import router as desserts
 from fernbell.server.desserts.stacks import router as stacks
 from fernbell.server.formulas.api import router as formulas
+from fernbell.server.formulas.setting_api import router as setting
 from fernbell.server.kitchens.api import member_router, session_router
 from fernbell.server.kitchens.auth import MemberAuth
 from fernbell.server.molds.api import router as molds
@@ -31,6 +32,7 @@ api.add_router("/session", session_router)
 api.add_router("/members", member_router)
 api.add_router("/ingredients", pantry)
 api.add_router("/formulas", formulas)
+api.add_router("/formulas", setting)
 api.add_router("/molds", molds)
 api.add_router("/desserts", desserts)
 api.add_router("/stacks", stacks)

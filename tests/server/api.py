@@ -52,7 +52,8 @@ def line(key: str, mass_g: float, **of: Any) -> dict[str, Any]:
 
 def stocked(client: Client) -> Shelves:
     """One row of each kind: cream in a formula, in a base, in a ring; the base kept as a stack."""
-    ingredient = made(client, "ingredient", {"name": "Cream", "density_g_ml": 1.0})
+    fat = {"water": 60, "milk_fat": 40, "cocoa_butter": 0, "other_fat": 0}
+    ingredient = made(client, "ingredient", {"name": "Cream", "density_g_ml": 1.0, "make_up": fat})
     formula = made(
         client,
         "formula",

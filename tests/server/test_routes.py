@@ -26,9 +26,18 @@ FOR_VISITORS = {
 READING = {
     *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
     *("read_line", "read_list", "read_pantry_list"),
-    "what_if_formula",
+    *("what_if_formula", "turn_formula", "fit_formula", "swap_formula", "other_chocolates"),
+    "propose_formula",
     "prefer",  # what a person changes of these is only their own
 }
+
+
+# This kitchen has cream alone: the answer is that it lacks chocolate.
+LACKS = {"propose_formula"}
+
+
+def chantilly(shelves: Shelves) -> dict:
+    return {**entry_of("formula", shelves.formula), "job": "cream.chantilly"}
 
 
 def body_for(operation: str, shelves: Shelves) -> object:
@@ -43,6 +52,18 @@ def body_for(operation: str, shelves: Shelves) -> object:
     return {
         "what_if": entry_of("dessert", shelves.dessert),
         "what_if_formula": entry_of("formula", shelves.formula),
+        "other_chocolates": chantilly(shelves),
+        "turn_formula": {"entry": chantilly(shelves), "value": 40},
+        "fit_formula": {
+            "entry": chantilly(shelves),
+            "demands": [{"kind": "finished", "mass_g": 100}],
+        },
+        "swap_formula": {
+            "entry": chantilly(shelves),
+            "old": shelves.ingredient["id"],
+            "new": shelves.ingredient["id"],
+        },
+        "propose_formula": {"job": "ganache.slice"},
         "read_line": {"text": "10 g cream"},
         "read_list": {"text": "10 g cream"},
         "read_pantry_list": {"text": "Cream"},
@@ -143,7 +164,8 @@ def test_an_apprentice_reads_and_changes_nothing(
     shelves = stocked(as_member(chef))
     answer = call(as_member(apprentice), method, path, operation["operationId"], shelves, chef.pk)
     reads = method == "get" or operation["operationId"] in READING
-    assert answer.status_code == (200 if reads else 403), answer.content
+    expected = 422 if operation["operationId"] in LACKS else 200
+    assert answer.status_code == (expected if reads else 403), answer.content
     if not reads:
         assert answer.json()["detail"]
         for kind in PATHS:

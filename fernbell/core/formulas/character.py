@@ -25,7 +25,7 @@ from fernbell.core.formulas.windows import windows_of
 class Character:
     """What a formula is: batch, density, composition, readings, findings, allergens, eggs.
 
-    `brings` stands beside the lines.
+    `brings` stands beside the lines; `lines` are ready to be weighed otherwise.
     """
 
     reading: FormulaReading
@@ -35,6 +35,7 @@ class Character:
     declared: Declared
     brings: tuple[Brings, ...]
     eggs: EggAccount | None
+    lines: Lines
 
 
 def characterize(
@@ -81,6 +82,7 @@ def characterize(
         book, book.formula(key), kind, gauges, made, steps, altitude_m=altitude_m
     )
     formula = readings[key].formula
+    lines = lines_of(book, book.formula(key), made, altitude_m)
     return Character(
         readings[key],
         own,
@@ -93,6 +95,7 @@ def characterize(
             for line in formula.lines
             if line.ingredient
         ),
+        lines,
     )
 
 

@@ -42,6 +42,7 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     row.measured_density_g_ml = data.measured_density_g_ml
     row.method = [step.model_dump(mode="json") for step in data.method if step.text]
     row.whole_eggs = data.whole_eggs
+    row.job = data.job
     row.save()
     row.lines.all().delete()
     FormulaLine.objects.bulk_create(
@@ -97,8 +98,8 @@ def snapshot(row: Row) -> Snapshot:
         for line in FormulaLine.objects.filter(formula_id=row.pk)
     ]
     fields = ("name", "kind", "flavor", "base_lines", "losses", "gas_kept", "method", "whole_eggs")
-    own = {field: getattr(row, field) for field in fields}
-    return own | {"measured_density_g_ml": row.measured_density_g_ml, "lines": lines}
+    own = {field: getattr(row, field) for field in (*fields, "job", "measured_density_g_ml")}
+    return own | {"lines": lines}
 
 
 FORMULA = Kind("formula", Formula, FormulaIn, write, snapshot)
@@ -133,10 +134,15 @@ def reading(request: HttpRequest, row_id: UUID) -> Any:
 def what_if(request: HttpRequest, row_id: UUID, data: FormulaIn) -> Any:
     """The same of a formula as it is drawn up and not yet saved; nothing is changed."""
     require(request.auth, Act.READ)
-    row = actions.find(request.auth, FORMULA, row_id)
-    _known(request.auth, data.lines)
-    _refuse_itself(request.auth, row, [str(line.formula) for line in data.lines if line.formula])
-    return assemble.what_if(request.auth, str(row.pk), data.model_dump(mode="json"))
+    return assemble.what_if(request.auth, str(row_id), draft(request.auth, row_id, data))
+
+
+def draft(member: Member, row_id: UUID, data: FormulaIn) -> dict[str, Any]:
+    """An entry of a row as it is drawn up, refused where it could not be saved."""
+    row = actions.find(member, FORMULA, row_id)
+    _known(member, data.lines)
+    _refuse_itself(member, row, [str(line.formula) for line in data.lines if line.formula])
+    return data.model_dump(mode="json")
 
 
 def _refuse_itself(member: Member, row: Row, nested: list[str]) -> None:

@@ -9,6 +9,7 @@ from uuid import UUID
 from django.db import connection
 from pydantic import TypeAdapter
 
+from fernbell.core.families import asides, job_named, judge_fold, read_dial, windows_for
 from fernbell.core.formulas import (
     Book,
     Character,
@@ -166,13 +167,18 @@ def _wait(kind: str, **rest: Any) -> Wait:
 STEPS = TypeAdapter(tuple[Step, ...])
 
 
-def character_of(member: Member, book: Book, key: str, kind: str, method: Any) -> Character:
+def character_of(
+    member: Member, book: Book, key: str, kind: str, method: Any, job: str
+) -> Character:
     """Everything there is to read of a formula, where the member's kitchen stands."""
+    own = job_named(job)[1] if job else None
     return characterize(
         book,
         key,
         kind,
         STEPS.validate_python(method),
+        windows=windows_for(kind, own),
+        figures=(own.dial.figure,) if own else (),
         altitude_m=member.kitchen.altitude_m,
         currency=member.kitchen.currency,
     )
@@ -210,27 +216,34 @@ def drafted(member: Member, then: dict[str, Any]) -> tuple[Book, Formula, Charac
         [DRAFT],
         altitude_m=member.kitchen.altitude_m,
     )
-    return book, formula, character_of(member, book, DRAFT, then["kind"], then["method"])
+    told = (then["kind"], then["method"], then.get("job", ""))
+    return book, formula, character_of(member, book, DRAFT, *told)
 
 
 def reading_of(member: Member, row: models.Formula) -> ReadingOut:
     """What a formula is at its own size, in the member's measures."""
     key = str(row.pk)
     book = book_for(row.kitchen_id, [key], whole=True)
-    return _reading(member, book, character_of(member, book, key, row.kind, row.method), key)
+    told = (row.kind, row.method, row.job)
+    return reading_with(member, character_of(member, book, key, *told), key, *told)
 
 
 def what_if(member: Member, key: str, entry: dict[str, Any]) -> ReadingOut:
     """What a formula would be, as it is drawn up and not yet saved."""
-    book, _, own = drafted(member, entry)
-    return _reading(member, book, own, key)
+    _, _, own = drafted(member, entry)
+    return reading_with(member, own, key, entry["kind"], entry["method"], entry["job"])
 
 
-def _reading(member: Member, book: Book, own: Character, key: str) -> ReadingOut:
-    reading = own.reading
+def reading_with(
+    member: Member, own: Character, key: str, kind: str, method: Any, job: str
+) -> ReadingOut:
+    """A formula's character as it goes out, with where it stands for its job."""
+    reading, book, steps = own.reading, own.lines.book, STEPS.validate_python(method)
     return ReadingOut(
+        landing=read_dial(job_named(job)[1].dial, own.lines) if job else None,
+        asides=list(asides(kind, own.lines, steps)),
         gauges=[GaugeOut(gauge=one, verdict=one.verdict) for one in own.gauges],
-        judged=list(own.judged),
+        judged=[*own.judged, *judge_fold(own.lines, steps)],
         declared=own.declared,
         cooking=own.composition.cooking.working,
         eggs=own.eggs.working if own.eggs else None,

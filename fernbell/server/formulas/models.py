@@ -9,7 +9,10 @@ from fernbell.server.pantry.models import Ingredient
 
 
 class Formula(Row):
-    """A formula of the kitchen; `base_lines` are keys of the lines percentages refer to."""
+    """A formula of the kitchen; `base_lines` are keys of the lines percentages refer to.
+
+    `job` is what it is set for, such as 'ganache.slice'; nothing where that is not said.
+    """
 
     kind = models.CharField(max_length=40, blank=True)
     flavor = models.CharField(max_length=40, blank=True)
@@ -19,6 +22,7 @@ class Formula(Row):
     measured_density_g_ml = models.FloatField(null=True)
     method = models.JSONField(default=list)
     whole_eggs = models.BooleanField(default=False)
+    job = models.CharField(max_length=60, blank=True)
 
     def users(self) -> set[str]:
         """Names of the formulas and desserts and stacks it is in."""

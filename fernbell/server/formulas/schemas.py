@@ -7,6 +7,7 @@ from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
+from fernbell.core.families import Aside, Landing, job_named
 from fernbell.core.formulas import (
     USUAL_LOSSES,
     Brings,
@@ -84,10 +85,13 @@ class FormulaIn(Entry):
     measured_density_g_ml: float | None = None
     method: list[StepIn] = Field(default=[], max_length=60)
     whole_eggs: bool = False
+    job: Short = ""
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
         """Let core refuse what is out of range; line keys are used once."""
+        if self.job:
+            job_named(self.job)
         keys = [line.key for line in self.lines]
         if len(set(keys)) < len(keys):
             raise OutOfRange("lines", "a key used twice", "lines with keys of their own")
@@ -154,6 +158,7 @@ class FormulaOut(FormulaBrief):
     measured_density_g_ml: float | None
     method: list[Step]
     whole_eggs: bool
+    job: str
     used_by: list[str]
 
     @staticmethod
@@ -187,8 +192,12 @@ class ReadingOut(Schema):
     """What a formula is: batch, what arrives, percents, density, readings, what to say of it.
 
     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
-    the grams it brings of water, fats, sugars and the rest.
+    the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
+    dial of its job, `asides` what else to know of its kind.
     """
+
+    landing: Landing | None
+    asides: list[Aside]
 
     batch_g: float
     finished_g: float

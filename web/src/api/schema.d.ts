@@ -266,6 +266,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Families
+         * @description Families of formulas and the figures that can be asked; the same for every kitchen.
+         */
+        get: operations["formula_families"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/propose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Propose
+         * @description A formula for a job, from what this kitchen has.
+         */
+        post: operations["propose_formula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/read-line": {
         parameters: {
             query?: never;
@@ -375,6 +415,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{row_id}/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fit
+         * @description The nearest formula that meets what is asked, or what conflicts.
+         */
+        post: operations["fit_formula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{row_id}/history": {
         parameters: {
             query?: never;
@@ -386,6 +446,26 @@ export interface paths {
         get: operations["history_formula"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{row_id}/others": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Others
+         * @description The same job with every other chocolate of the kitchen.
+         */
+        post: operations["other_chocolates"];
         delete?: never;
         options?: never;
         head?: never;
@@ -494,6 +574,46 @@ export interface paths {
         get: operations["scale_formula"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{row_id}/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Swap
+         * @description One ingredient for another: straight and rebalanced, side by side.
+         */
+        post: operations["swap_formula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{row_id}/turn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Turn
+         * @description Turn the dial: the lines follow, what arrives stays.
+         */
+        post: operations["turn_formula"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1093,6 +1213,34 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * Aside
+         * @description One thing to know: a figure with its working, or words; `holds` says yes or no.
+         */
+        Aside: {
+            /** Holds */
+            holds?: boolean | null;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /**
+             * Source
+             * @default common practice
+             */
+            source: string;
+            working?: components["schemas"]["Working"] | null;
+        };
+        /**
+         * AskedOut
+         * @description A demand in words and by how much it is missed, as a share.
+         */
+        AskedOut: {
+            /** Missed */
+            missed: number;
+            /** Says */
+            says: string;
+        };
+        /**
          * Band
          * @description A strip around the foot.
          */
@@ -1257,6 +1405,19 @@ export interface components {
          */
         ChocolateKind: "dark" | "milk" | "white" | "compound";
         /**
+         * Choice
+         * @description Something of the pantry.
+         */
+        Choice: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * Coat
          * @description A thickness on the exposed surface, with run-off that is saved and a least pour.
          */
@@ -1362,6 +1523,35 @@ export interface components {
             };
             /** Unknown */
             unknown: string[];
+        };
+        /**
+         * DemandIn
+         * @description One demand; which fields count goes by its kind.
+         *
+         *     reads: figure (or 'dial'), least, most; finished: mass_g; proportion: line, on, least, most;
+         *     uses: line, mass_g; locked: line; eggs whole: nothing more.
+         */
+        DemandIn: {
+            /**
+             * Figure
+             * @default
+             */
+            figure: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "reads" | "finished" | "proportion" | "uses" | "locked" | "eggs whole";
+            /** Least */
+            least?: number | null;
+            /** Line */
+            line?: string | null;
+            /** Mass G */
+            mass_g?: number | null;
+            /** Most */
+            most?: number | null;
+            /** On */
+            on?: string | null;
         };
         /**
          * DemoPerson
@@ -1493,6 +1683,26 @@ export interface components {
             sizes: components["schemas"]["SizeIn"][];
         };
         /**
+         * DialOut
+         * @description A dial: its figure, its bands end to end, what turning it moves.
+         */
+        DialOut: {
+            /** Bands */
+            bands: components["schemas"]["Band"][];
+            /** Code */
+            code: string;
+            /** Moves */
+            moves: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Source */
+            source: string;
+            /** Unit */
+            unit: string;
+        };
+        /**
          * Dimension
          * @description A measured distance in the section; `short` where it ought to be more.
          */
@@ -1548,6 +1758,50 @@ export interface components {
              * Format: uuid
              */
             kitchen: string;
+        };
+        /**
+         * Failure
+         * @description A sign of something gone wrong, why, and how it is saved or prevented.
+         */
+        Failure: {
+            /** Rescue */
+            rescue: string;
+            /** Sign */
+            sign: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * FamilyOut
+         * @description A family of formulas: its jobs, what goes wrong and how it is saved, cautions.
+         */
+        FamilyOut: {
+            /** Cautions */
+            cautions: string[];
+            /** Failures */
+            failures: components["schemas"]["Failure"][];
+            /** Flavor */
+            flavor: string;
+            /** Jobs */
+            jobs: components["schemas"]["JobOut"][];
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * FiguresOut
+         * @description Figures that can be asked of a fit.
+         */
+        FiguresOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
         };
         /**
          * Fill
@@ -1622,6 +1876,37 @@ export interface components {
             username: string;
         };
         /**
+         * FitIn
+         * @description A formula as it is drawn up, and what is asked of it.
+         */
+        FitIn: {
+            /** Demands */
+            demands: components["schemas"]["DemandIn"][];
+            entry: components["schemas"]["FormulaIn"];
+        };
+        /**
+         * FitOut
+         * @description The nearest formula, what moved and why; or what conflicts, and the nearest there is.
+         *
+         *     `kept_g` is what arrives where nothing was asked about the size.
+         */
+        FitOut: {
+            /** Asked */
+            asked: components["schemas"]["AskedOut"][];
+            /** Conflict */
+            conflict: string[];
+            /** Gauges */
+            gauges: components["schemas"]["GaugePair"][];
+            /** Kept G */
+            kept_g: number | null;
+            /** Lines */
+            lines: components["schemas"]["MovedLine"][];
+            /** Solves */
+            solves: number;
+            /** Source */
+            source: string;
+        };
+        /**
          * FormulaBrief
          * @description A formula in the list; `does` is what its kind usually does in a dessert.
          */
@@ -1676,6 +1961,11 @@ export interface components {
              * @default 0.8
              */
             gas_kept: number;
+            /**
+             * Job
+             * @default
+             */
+            job: string;
             /**
              * Kind
              * @default
@@ -1737,6 +2027,8 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /** Job */
+            job: string;
             /** Kind */
             kind: string;
             /** Lines */
@@ -2060,6 +2352,29 @@ export interface components {
             rule: "insert";
         };
         /**
+         * JobOut
+         * @description A job: its dial, the band it asks for, what can be chosen.
+         */
+        JobOut: {
+            /** Aim */
+            aim: number;
+            /** Band */
+            band: string;
+            dial: components["schemas"]["DialOut"];
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Notes */
+            notes: string[];
+            /** Options */
+            options: components["schemas"]["OptionOut"][];
+            /** Slots */
+            slots: components["schemas"]["SlotOut"][];
+        };
+        /**
          * Judged
          * @description A finding, and the change that mends it where one line or the cooking can.
          */
@@ -2077,6 +2392,22 @@ export interface components {
             /** Opened Days */
             opened_days?: number | null;
             store: components["schemas"]["Store"];
+        };
+        /**
+         * Kept
+         * @description A figure the swap was asked to keep: before, after, and whether it could.
+         */
+        Kept: {
+            /** After */
+            after: number;
+            /** Before */
+            before: number;
+            /** Kept */
+            kept: boolean;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
         };
         /**
          * KitchenIn
@@ -2105,6 +2436,19 @@ export interface components {
             /** Name */
             name: string;
             role: components["schemas"]["Role"];
+        };
+        /**
+         * Landing
+         * @description Where a formula stands on a dial; without a working it cannot be told, and why.
+         */
+        Landing: {
+            band: components["schemas"]["Band"] | null;
+            /**
+             * Refusal
+             * @default
+             */
+            refusal: string;
+            working: components["schemas"]["Working"] | null;
         };
         /**
          * Layer
@@ -2144,6 +2488,16 @@ export interface components {
             /** Takers */
             takers: string[];
             working: components["schemas"]["Working"];
+        };
+        /**
+         * LineGrams
+         * @description Grams of one line.
+         */
+        LineGrams: {
+            /** Key */
+            key: string;
+            /** Mass G */
+            mass_g: number;
         };
         /**
          * LineIn
@@ -2439,6 +2793,65 @@ export interface components {
             water_g: number | null;
         };
         /**
+         * MovedLine
+         * @description A line before and after, and the demands that moved it.
+         */
+        MovedLine: {
+            /** After G */
+            after_g: number;
+            /** Because */
+            because: string[];
+            /** Before G */
+            before_g: number;
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * Note
+         * @description What to do otherwise: about temperatures, tempering, order, waits, allergens.
+         */
+        Note: {
+            /** About */
+            about: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * OptionOut
+         * @description A line of a starter that may be left out.
+         */
+        OptionOut: {
+            /** Name */
+            name: string;
+            /** Stuff */
+            stuff: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * OtherOut
+         * @description The same job with another chocolate: liquid for 100 g of it, and how sweet.
+         */
+        OtherOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Liquid G */
+            liquid_g: number;
+            /** Name */
+            name: string;
+            /** Now */
+            now: boolean;
+            /** Sweetness */
+            sweetness: number;
+        };
+        /**
          * Pack
          * @description A pack as it is bought; its prices in the order of their days.
          */
@@ -2656,6 +3069,30 @@ export interface components {
             since: string;
         };
         /**
+         * ProposalOut
+         * @description A proposed formula that is not saved, why each line stands in it, what it reads.
+         */
+        ProposalOut: {
+            /** Choices */
+            choices: {
+                [key: string]: components["schemas"]["Choice"][];
+            };
+            entry: components["schemas"]["FormulaIn"];
+            /** Names */
+            names: {
+                [key: string]: string;
+            };
+            /** Picked */
+            picked: {
+                [key: string]: string;
+            };
+            reading: components["schemas"]["ReadingOut"];
+            /** Why */
+            why: {
+                [key: string]: string;
+            };
+        };
+        /**
          * ProposeIn
          * @description A part wanted for a dessert as it is drawn: what it does, of which formula.
          *
@@ -2705,9 +3142,12 @@ export interface components {
          * @description What a formula is: batch, what arrives, percents, density, readings, what to say of it.
          *
          *     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
-         *     the grams it brings of water, fats, sugars and the rest.
+         *     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
+         *     dial of its job, `asides` what else to know of its kind.
          */
         ReadingOut: {
+            /** Asides */
+            asides: components["schemas"]["Aside"][];
             /** Batch G */
             batch_g: number;
             /** Brings */
@@ -2725,6 +3165,7 @@ export interface components {
             judged: components["schemas"]["Judged"][];
             /** Kitchen */
             kitchen: (components["schemas"]["Measured"] | null)[];
+            landing: components["schemas"]["Landing"] | null;
             /** Leftovers */
             leftovers: components["schemas"]["LeftoverOut"][];
             /** Percents */
@@ -3050,6 +3491,16 @@ export interface components {
             wrong: boolean;
         };
         /**
+         * SlotOut
+         * @description A choice of a job's sentence: 'with' dark couverture.
+         */
+        SlotOut: {
+            /** Slot */
+            slot: string;
+            /** Usual */
+            usual: string;
+        };
+        /**
          * Solved
          * @description Everything that follows from a dessert and a count; None where a density is unknown.
          *
@@ -3258,6 +3709,72 @@ export interface components {
          */
         Store: "dry" | "cold" | "frozen";
         /**
+         * SwapGauge
+         * @description A reading before, straight and rebalanced; whether each lies in its window.
+         */
+        SwapGauge: {
+            before: components["schemas"]["Working"] | null;
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            rebalanced: components["schemas"]["Working"] | null;
+            /** Rebalanced Fits */
+            rebalanced_fits: boolean;
+            straight: components["schemas"]["Working"] | null;
+            /** Straight Fits */
+            straight_fits: boolean;
+        };
+        /**
+         * SwapIn
+         * @description A formula as it is drawn up, the ingredient that goes and the one that comes.
+         */
+        SwapIn: {
+            entry: components["schemas"]["FormulaIn"];
+            /**
+             * New
+             * Format: uuid
+             */
+            new: string;
+            /**
+             * Old
+             * Format: uuid
+             */
+            old: string;
+        };
+        /**
+         * SwapLine
+         * @description A line before, with the other ingredient straight, and rebalanced.
+         */
+        SwapLine: {
+            /** After */
+            after: string;
+            /** Before */
+            before: string;
+            /** Before G */
+            before_g: number;
+            /** Key */
+            key: string;
+            /** Rebalanced G */
+            rebalanced_g: number;
+            /** Straight G */
+            straight_g: number;
+        };
+        /**
+         * SwapOut
+         * @description A swap side by side: lines, readings, what is kept, what the method changes.
+         */
+        SwapOut: {
+            /** Gauges */
+            gauges: components["schemas"]["SwapGauge"][];
+            /** Kept */
+            kept: components["schemas"]["Kept"][];
+            /** Lines */
+            lines: components["schemas"]["SwapLine"][];
+            /** Notes */
+            notes: components["schemas"]["Note"][];
+        };
+        /**
          * System
          * @description Whose cups and spoons are meant where no country is named.
          * @enum {string}
@@ -3318,6 +3835,25 @@ export interface components {
             ][];
         };
         /**
+         * TurnIn
+         * @description A formula as it is drawn up, and where its dial should stand.
+         */
+        TurnIn: {
+            entry: components["schemas"]["FormulaIn"];
+            /** Value */
+            value: number;
+        };
+        /**
+         * TurnOut
+         * @description What a turned dial changes, and what it then reads.
+         */
+        TurnOut: {
+            /** Lines */
+            lines: components["schemas"]["LineGrams"][];
+            losses: components["schemas"]["Losses"];
+            reading: components["schemas"]["ReadingOut"];
+        };
+        /**
          * TypedLine
          * @description A line as typed, '250 g cream', and the formula it is typed into.
          */
@@ -3372,6 +3908,16 @@ export interface components {
             temper: {
                 [key: string]: components["schemas"]["Temper"];
             };
+        };
+        /**
+         * VocabularyOut
+         * @description Families and figures; the same for every kitchen.
+         */
+        VocabularyOut: {
+            /** Families */
+            families: components["schemas"]["FamilyOut"][];
+            /** Figures */
+            figures: components["schemas"]["FiguresOut"][];
         };
         /**
          * Wait
@@ -3885,6 +4431,50 @@ export interface operations {
             };
         };
     };
+    formula_families: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VocabularyOut"];
+                };
+            };
+        };
+    };
+    propose_formula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalOut"];
+                };
+            };
+        };
+    };
     read_line: {
         parameters: {
             query?: never;
@@ -4050,6 +4640,32 @@ export interface operations {
             };
         };
     };
+    fit_formula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitOut"];
+                };
+            };
+        };
+    };
     history_formula: {
         parameters: {
             query?: never;
@@ -4068,6 +4684,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChangeOut"][];
+                };
+            };
+        };
+    };
+    other_chocolates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OtherOut"][];
                 };
             };
         };
@@ -4213,6 +4855,58 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetOut"][];
+                };
+            };
+        };
+    };
+    swap_formula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwapOut"];
+                };
+            };
+        };
+    };
+    turn_formula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TurnOut"];
                 };
             };
         };

@@ -1,0 +1,70 @@
+"""Routes that set, fit and swap formulas; none of them saves anything."""
+
+from typing import Any
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Router
+
+from fernbell.server.formulas import setting
+from fernbell.server.formulas.api import draft
+from fernbell.server.formulas.schemas import FormulaIn
+from fernbell.server.formulas.setting_schemas import (
+    FitIn,
+    FitOut,
+    OtherOut,
+    ProposalOut,
+    ProposeIn,
+    SwapIn,
+    SwapOut,
+    TurnIn,
+    TurnOut,
+    VocabularyOut,
+)
+from fernbell.server.kitchens.policy import Act, require
+
+router = Router()
+
+
+@router.get("/families", response=VocabularyOut, operation_id="formula_families")
+def families(request: HttpRequest) -> Any:
+    """Families of formulas and the figures that can be asked; the same for every kitchen."""
+    require(request.auth, Act.READ)
+    return setting.vocabulary()
+
+
+@router.post("/propose", response=ProposalOut, operation_id="propose_formula")
+def propose(request: HttpRequest, data: ProposeIn) -> Any:
+    """A formula for a job, from what this kitchen has."""
+    require(request.auth, Act.READ)
+    return setting.propose_formula(request.auth, data)
+
+
+@router.post("/{uuid:row_id}/turn", response=TurnOut, operation_id="turn_formula")
+def turn(request: HttpRequest, row_id: UUID, data: TurnIn) -> Any:
+    """Turn the dial: the lines follow, what arrives stays."""
+    require(request.auth, Act.READ)
+    entry = draft(request.auth, row_id, data.entry)
+    return setting.turn_dial(request.auth, str(row_id), entry, data.value)
+
+
+@router.post("/{uuid:row_id}/fit", response=FitOut, operation_id="fit_formula")
+def fit(request: HttpRequest, row_id: UUID, data: FitIn) -> Any:
+    """The nearest formula that meets what is asked, or what conflicts."""
+    require(request.auth, Act.READ)
+    return setting.fit_formula(request.auth, draft(request.auth, row_id, data.entry), data.demands)
+
+
+@router.post("/{uuid:row_id}/swap", response=SwapOut, operation_id="swap_formula")
+def swap(request: HttpRequest, row_id: UUID, data: SwapIn) -> Any:
+    """One ingredient for another: straight and rebalanced, side by side."""
+    require(request.auth, Act.READ)
+    entry = draft(request.auth, row_id, data.entry)
+    return setting.swap_ingredient(request.auth, entry, data.old, data.new)
+
+
+@router.post("/{uuid:row_id}/others", response=list[OtherOut], operation_id="other_chocolates")
+def others(request: HttpRequest, row_id: UUID, data: FormulaIn) -> Any:
+    """The same job with every other chocolate of the kitchen."""
+    require(request.auth, Act.READ)
+    return setting.other_chocolates(request.auth, draft(request.auth, row_id, data))
