@@ -5,9 +5,10 @@ from fernbell.core.families.asides import asides
 from fernbell.core.families.catalog import FAMILIES, job_named
 from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
 from fernbell.core.families.drips import Drips, drips
-from fernbell.core.families.family import Band, Dial, Failure, Family, Job, Part, find_job
+from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, Part, find_job
 from fernbell.core.families.folding import folding, judge_fold
 from fernbell.core.families.proposing import Proposal, Wish, propose, slot_choices, tempered
+from fernbell.core.families.sentence import Slot, sentence
 from fernbell.core.families.stuffs import STUFFS, Stuff, choices, fits, nearest
 from fernbell.core.families.swap_notes import Note, swap_notes
 from fernbell.core.families.swapping import Kept, Swap, swap
@@ -17,8 +18,8 @@ __all__ = [
     "FAMILIES",
     "STUFFS",
     "Aside",
-    "Band",
     "Dial",
+    "DialBand",
     "Drips",
     "Failure",
     "Family",
@@ -28,6 +29,7 @@ __all__ = [
     "Note",
     "Part",
     "Proposal",
+    "Slot",
     "Stuff",
     "Swap",
     "Wish",
@@ -42,6 +44,7 @@ __all__ = [
     "nearest",
     "propose",
     "read_dial",
+    "sentence",
     "slot_choices",
     "swap",
     "swap_notes",

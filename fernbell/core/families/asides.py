@@ -48,14 +48,14 @@ def ratios(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
     chocolate, liquid = mix.of((Role.CHOCOLATE,)), mix.of(LIQUIDS)
     if not chocolate or not liquid:
         return
-    yield _ratio("Chocolate to liquid, by weight", chocolate, liquid, "g")
+    yield _ratio("Chocolate, weighed", chocolate, liquid, "g")
     cups = [_cup(lines, at) for at in range(len(lines.roles))]
     pairs = list(zip(mix.masses_g, cups, lines.roles, strict=True))
     if any(cup is None for g, cup, role in pairs if g and role in (Role.CHOCOLATE, *LIQUIDS)):
         return
     solid = sum(g / cup for g, cup, role in pairs if cup and role is Role.CHOCOLATE)
     wet = sum(g / cup for g, cup, role in pairs if cup and role in LIQUIDS)
-    yield _ratio("The same by the cup", solid, wet, "ml")
+    yield _ratio("By the cup", solid, wet, "ml")
 
 
 def _cup(lines: Lines, at: int) -> float | None:
@@ -78,7 +78,7 @@ def _ratio(name: str, top: float, bottom: float, unit: str) -> Aside:
         f"{figure_text(top)} / {figure_text(bottom)} = {figure_text(value)}",
         COMMON_PRACTICE,
     )
-    return Aside(name, f"{value:.2f} : 1", working)
+    return Aside(name, f"{value:.2f} : 1 liquid", working)
 
 
 KEEPS = (
@@ -108,7 +108,7 @@ def keeps(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
     """
     working = FIGURES["water-activity"].working(lines.mix())
     says = next(words for least, words in KEEPS if working.value >= least)
-    yield Aside("Keeps, as kitchens do", says, working)
+    yield Aside("Keeps, usually", says, working)
 
 
 POT_TIMES = 4.0

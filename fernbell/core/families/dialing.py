@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from scipy.optimize import brentq
 
 from fernbell.core.errors import CoreError, OutOfRange
-from fernbell.core.families.family import Band, Dial
+from fernbell.core.families.family import Dial, DialBand
 from fernbell.core.formulas import FORMULA_STEP_G, CookedTo, Formula, Lines, Until
 from fernbell.core.measures import round_to_scale
 from fernbell.core.working import Working, figure_text
@@ -22,7 +22,7 @@ class Landing:
     """Where a formula stands on a dial; without a working it cannot be told, and why."""
 
     working: Working | None
-    band: Band | None
+    band: DialBand | None
     refusal: str = ""
 
 

@@ -25,7 +25,7 @@ STEAM = "Steam burns: lift the bowl away from you; it must not touch the water."
 
 
 @dataclass(frozen=True, slots=True)
-class Band:
+class DialBand:
     """A stretch of a dial, in words: 'slices' from 1.12 to 1.32."""
 
     name: str
@@ -43,7 +43,7 @@ class Dial:
 
     figure: Figure
     says: str
-    bands: tuple[Band, ...]
+    bands: tuple[DialBand, ...]
     lever: Lever
     source: str = COMMON_PRACTICE
 
@@ -62,11 +62,11 @@ class Dial:
         """Where it ends."""
         return self.bands[-1].most
 
-    def band_at(self, value: float) -> Band | None:
+    def band_at(self, value: float) -> DialBand | None:
         """The band a value lies in; None off the dial."""
         return next((one for one in self.bands if one.least <= value <= one.most), None)
 
-    def band(self, name: str) -> Band:
+    def band(self, name: str) -> DialBand:
         """The band of that name."""
         for one in self.bands:
             if one.name == name:
@@ -165,20 +165,20 @@ def window(least: float | None, most: float | None, why: str) -> Window:
     return Window(least, most, why, COMMON_PRACTICE)
 
 
-def bands(*edges: float | str) -> tuple[Band, ...]:
+def bands(*edges: float | str) -> tuple[DialBand, ...]:
     """Bands end to end from edges with names between: 0.6, 'pours', 0.92, 'coats', 1.12.
 
     Args:
         edges: numbers and names in turn, beginning and ending with a number [unit of the dial].
     Returns:
-        bands, shape (n,) [Band].
+        bands, shape (n,) [DialBand].
     Source:
         definition.
     """
     ends = [float(one) for one in edges[::2]]
     names = [str(one) for one in edges[1::2]]
     return tuple(
-        Band(name, low, high) for name, low, high in zip(names, ends, ends[1:], strict=False)
+        DialBand(name, low, high) for name, low, high in zip(names, ends, ends[1:], strict=False)
     )
 
 

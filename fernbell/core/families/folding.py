@@ -79,10 +79,11 @@ def folding(lines: Lines, steps: tuple[Step, ...]) -> Working | None:
     )
 
 
-def judge_fold(lines: Lines, steps: tuple[Step, ...]) -> tuple[Judged, ...]:
-    """Say where the base is outside its window when the cream goes in.
+def judge_fold(kind: str, lines: Lines, steps: tuple[Step, ...]) -> tuple[Judged, ...]:
+    """Say where the base of a mousse is outside its window when the cream goes in.
 
     Args:
+        kind: kind of the formula; only a mousse is judged [text].
         lines: the formula [Lines].
         steps: its method, shape (n,) [Step].
     Returns:
@@ -91,7 +92,7 @@ def judge_fold(lines: Lines, steps: tuple[Step, ...]) -> tuple[Judged, ...]:
         windows of common practice.
     """
     at, name = _fold(lines, steps), _set_by(lines)
-    if at is None or at.temperature_c is None or name is None:
+    if kind != "mousse" or at is None or at.temperature_c is None or name is None:
         return ()
     least, most = BASES[name]
     if least - 1 <= at.temperature_c <= most + 1:

@@ -145,6 +145,7 @@ PASTES = Family(
             ),
             losses(0, 8),
             {"sugars": window(22, 48, "Below it does not crack, above it runs.")},
+            kind="crumble",
             notes=("Cut to the piped size, laid on frozen.",),
         ),
         Job(

@@ -100,7 +100,7 @@ def fit(lines: Lines, demands: tuple[Demand, ...]) -> Fit:
     return Fit(
         formula,
         tuple(float(one) for one in found.masses_g),
-        _moves(lines, every, rows, found, formula),
+        _moves(lines, every, rows, found, formula, kept=kept),
         tuple(
             Asked(one, says(one, lines.book, lines.formula), _missed(found, rows, at))
             for at, one in enumerate(every)
@@ -200,8 +200,13 @@ def _moves(
     rows: tuple[Row, ...],
     found: Found,
     formula: Formula,
+    *,
+    kept: float | None,
 ) -> tuple[Move, ...]:
-    """Lines that moved, each with the binding demands it was moved towards."""
+    """Lines that moved, each with the binding demands it was moved towards.
+
+    A line that only makes room says so: the size that was kept without being asked.
+    """
     before = np.array([one.mass_g for one in lines.formula.lines])
     words = [says(one, lines.book, lines.formula) for one in demands]
     bare = lines.mix(found.masses_g)
@@ -216,7 +221,8 @@ def _moves(
             for row, slope, binds in zip(rows, found.slopes[:, i], tight, strict=True)
             if binds and slope * moved > 1e-9 and not isinstance(demands[row.at], Locked)
         ]
-        because = tuple(dict.fromkeys(pulls))
+        because = tuple(one for one in dict.fromkeys(pulls) if kept is None or one != words[-1])
+        because = because or (("the size stays",) if kept is not None else ())
         name = lines.book.line_name(line)
         out.append(Move(line.key, name, float(before[i]), after.mass_g, because))
     return tuple(out)

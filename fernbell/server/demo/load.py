@@ -65,6 +65,7 @@ def _formula(one: DemoFormula, keys: dict[str, UUID], formulas: dict[str, UUID])
         measured_density_g_ml=one.measured_density_g_ml,
         method=[asdict(step) for step in one.method],
         whole_eggs=one.whole_eggs,
+        job=one.job,
     )
 
 

@@ -9,7 +9,14 @@ from uuid import UUID
 from django.db import connection
 from pydantic import TypeAdapter
 
-from fernbell.core.families import asides, job_named, judge_fold, read_dial, windows_for
+from fernbell.core.families import (
+    asides,
+    job_named,
+    judge_fold,
+    read_dial,
+    sentence,
+    windows_for,
+)
 from fernbell.core.formulas import (
     Book,
     Character,
@@ -239,11 +246,13 @@ def reading_with(
 ) -> ReadingOut:
     """A formula's character as it goes out, with where it stands for its job."""
     reading, book, steps = own.reading, own.lines.book, STEPS.validate_python(method)
+    job_ = job_named(job)[1] if job else None
     return ReadingOut(
-        landing=read_dial(job_named(job)[1].dial, own.lines) if job else None,
+        landing=read_dial(job_.dial, own.lines) if job_ else None,
+        sentence=list(sentence(job_, own.lines)) if job_ else [],
         asides=list(asides(kind, own.lines, steps)),
         gauges=[GaugeOut(gauge=one, verdict=one.verdict) for one in own.gauges],
-        judged=[*own.judged, *judge_fold(own.lines, steps)],
+        judged=[*own.judged, *judge_fold(kind, own.lines, steps)],
         declared=own.declared,
         cooking=own.composition.cooking.working,
         eggs=own.eggs.working if own.eggs else None,

@@ -7,7 +7,7 @@ from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.families import Aside, Landing, job_named
+from fernbell.core.families import Aside, Landing, Slot, job_named
 from fernbell.core.formulas import (
     USUAL_LOSSES,
     Brings,
@@ -193,10 +193,11 @@ class ReadingOut(Schema):
 
     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
-    dial of its job, `asides` what else to know of its kind.
+    dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
     """
 
     landing: Landing | None
+    sentence: list[Slot]
     asides: list[Aside]
 
     batch_g: float

@@ -1,5 +1,6 @@
 """Formulas set for their job, fitted and swapped: from rows to core and back."""
 
+from collections.abc import Iterator
 from dataclasses import replace
 from typing import Any
 from uuid import UUID
@@ -28,11 +29,12 @@ from fernbell.core.formulas import (
     Formula,
     Gauge,
     Mix,
+    Section,
     Until,
     Verdict,
-    compare,
 )
 from fernbell.core.pantry import LIQUIDS, Ingredient, Role
+from fernbell.core.working import Working
 from fernbell.server.formulas.assemble import DRAFT, character_of, drafted, reading_with
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
@@ -42,6 +44,7 @@ from fernbell.server.formulas.setting_schemas import (
     DialOut,
     FamilyOut,
     FiguresOut,
+    FitGauge,
     FitOut,
     JobOut,
     LineGrams,
@@ -49,13 +52,13 @@ from fernbell.server.formulas.setting_schemas import (
     OptionOut,
     OtherOut,
     ProposalOut,
-    ProposeIn,
     SlotOut,
     SwapGauge,
     SwapLine,
     SwapOut,
     TurnOut,
     VocabularyOut,
+    WishIn,
 )
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import rows
@@ -129,7 +132,7 @@ def pantry_of(member: Member) -> tuple[Ingredient, ...]:
     return tuple(map(as_core, rows(member, pantry.Ingredient).filter(archived_at=None)))
 
 
-def propose_formula(member: Member, asked: ProposeIn) -> ProposalOut:
+def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     """A formula for a job from what the kitchen has; nothing is saved."""
     family, job = job_named(asked.job)
     shelf = pantry_of(member)
@@ -243,7 +246,6 @@ def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) 
     now = _character(member, own, found.formula, entry)
     because = {one.line: list(one.because) for one in found.moves}
     pairs = zip(formula.lines, found.formula.lines, strict=True)
-    both = ((own.lines.book, formula, own), (now.lines.book, found.formula, now))
     return FitOut(
         lines=[
             MovedLine(
@@ -258,7 +260,17 @@ def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) 
         asked=[AskedOut(says=one.says, missed=one.missed) for one in found.asked],
         conflict=list(found.conflict),
         kept_g=found.kept_g,
-        gauges=list(compare(*both).gauges),
+        gauges=[
+            FitGauge(
+                code=one.code,
+                decides=_decides(one),
+                name=one.name,
+                before=_working(was),
+                after=_working(then),
+                fits=_fits(then),
+            )
+            for one, (was, then) in _side_by_side(own, now)
+        ],
         solves=found.solves,
         source=FIT_SOURCE,
     )
@@ -291,32 +303,38 @@ def swap_ingredient(member: Member, entry: dict[str, Any], old: UUID, new: UUID)
             )
             for was, plain, now in trios
         ],
-        gauges=_trios(own, straight, rebalanced),
+        gauges=[
+            SwapGauge(
+                code=one.code,
+                decides=_decides(one),
+                name=one.name,
+                before=_working(was),
+                straight=_working(plain),
+                rebalanced=_working(now),
+                straight_fits=_fits(plain),
+                rebalanced_fits=_fits(now),
+            )
+            for one, (was, plain, now) in _side_by_side(own, straight, rebalanced)
+        ],
         kept=list(found.kept),
         notes=list(found.notes),
     )
 
 
-def _trios(*three: Character) -> list[SwapGauge]:
-    by_code = [{one.code: one for one in own.gauges} for own in three]
-    codes = dict.fromkeys(code for one in by_code for code in one)
-    out = []
-    for code in codes:
+def _side_by_side(*states: Character) -> Iterator[tuple[Gauge, list[Gauge | None]]]:
+    """Each reading any of the states has: one that names it, and that of every state."""
+    by_code = [{one.code: one for one in own.gauges} for own in states]
+    for code in dict.fromkeys(code for one in by_code for code in one):
         gauges = [one.get(code) for one in by_code]
-        workings = [one.working if one else None for one in gauges]
-        name = next(one.name for one in gauges if one)
-        out.append(
-            SwapGauge(
-                code=code,
-                name=name,
-                before=workings[0],
-                straight=workings[1],
-                rebalanced=workings[2],
-                straight_fits=_fits(gauges[1]),
-                rebalanced_fits=_fits(gauges[2]),
-            )
-        )
-    return out
+        yield next(one for one in gauges if one), gauges
+
+
+def _decides(gauge: Gauge) -> bool:
+    return gauge.window is not None or gauge.section is Section.DOES
+
+
+def _working(gauge: Gauge | None) -> Working | None:
+    return gauge.working if gauge else None
 
 
 def _fits(gauge: Gauge | None) -> bool:

@@ -14,12 +14,12 @@ from fernbell.server.formulas.setting_schemas import (
     FitOut,
     OtherOut,
     ProposalOut,
-    ProposeIn,
     SwapIn,
     SwapOut,
     TurnIn,
     TurnOut,
     VocabularyOut,
+    WishIn,
 )
 from fernbell.server.kitchens.policy import Act, require
 
@@ -34,7 +34,7 @@ def families(request: HttpRequest) -> Any:
 
 
 @router.post("/propose", response=ProposalOut, operation_id="propose_formula")
-def propose(request: HttpRequest, data: ProposeIn) -> Any:
+def propose(request: HttpRequest, data: WishIn) -> Any:
     """A formula for a job, from what this kitchen has."""
     require(request.auth, Act.READ)
     return setting.propose_formula(request.auth, data)

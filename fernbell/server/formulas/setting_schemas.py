@@ -6,7 +6,7 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
-from fernbell.core.families import Band, Failure, Kept, Note, Wish
+from fernbell.core.families import DialBand, Failure, Kept, Note, Wish
 from fernbell.core.fitting import (
     Demand,
     EggsWhole,
@@ -17,7 +17,7 @@ from fernbell.core.fitting import (
     Uses,
     figure_named,
 )
-from fernbell.core.formulas import FIGURES, GaugePair, Losses
+from fernbell.core.formulas import FIGURES, Losses
 from fernbell.core.working import Working
 from fernbell.server.formulas.schemas import FormulaIn, ReadingOut
 from fernbell.server.kitchens.schemas import Entry, Key
@@ -32,7 +32,7 @@ class DialOut(Schema):
     name: str
     unit: str
     says: str
-    bands: list[Band]
+    bands: list[DialBand]
     moves: str
     source: str
 
@@ -93,7 +93,7 @@ class VocabularyOut(Schema):
     figures: list[FiguresOut]
 
 
-class ProposeIn(Entry):
+class WishIn(Entry):
     """A job, and what is chosen beside it: ingredients by slot, options left out, size, dial."""
 
     job: Annotated[str, StringConstraints(max_length=60)]
@@ -212,6 +212,17 @@ class AskedOut(Schema):
     missed: float
 
 
+class FitGauge(Schema):
+    """A reading before and after; whether it then lies in its window, and whether it decides."""
+
+    code: str
+    decides: bool
+    name: str
+    before: Working | None
+    after: Working | None
+    fits: bool
+
+
 class FitOut(Schema):
     """The nearest formula, what moved and why; or what conflicts, and the nearest there is.
 
@@ -222,7 +233,7 @@ class FitOut(Schema):
     asked: list[AskedOut]
     conflict: list[str]
     kept_g: float | None
-    gauges: list[GaugePair]
+    gauges: list[FitGauge]
     solves: int
     source: str
 
@@ -247,9 +258,13 @@ class SwapLine(Schema):
 
 
 class SwapGauge(Schema):
-    """A reading before, straight and rebalanced; whether each lies in its window."""
+    """A reading before, straight and rebalanced; whether each lies in its window.
+
+    `decides` where it has a window or tells what the formula will do.
+    """
 
     code: str
+    decides: bool
     name: str
     before: Working | None
     straight: Working | None

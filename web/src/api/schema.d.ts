@@ -1683,12 +1683,24 @@ export interface components {
             sizes: components["schemas"]["SizeIn"][];
         };
         /**
+         * DialBand
+         * @description A stretch of a dial, in words: 'slices' from 1.12 to 1.32.
+         */
+        DialBand: {
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
+        };
+        /**
          * DialOut
          * @description A dial: its figure, its bands end to end, what turning it moves.
          */
         DialOut: {
             /** Bands */
-            bands: components["schemas"]["Band"][];
+            bands: components["schemas"]["DialBand"][];
             /** Code */
             code: string;
             /** Moves */
@@ -1876,6 +1888,22 @@ export interface components {
             username: string;
         };
         /**
+         * FitGauge
+         * @description A reading before and after; whether it then lies in its window, and whether it decides.
+         */
+        FitGauge: {
+            after: components["schemas"]["Working"] | null;
+            before: components["schemas"]["Working"] | null;
+            /** Code */
+            code: string;
+            /** Decides */
+            decides: boolean;
+            /** Fits */
+            fits: boolean;
+            /** Name */
+            name: string;
+        };
+        /**
          * FitIn
          * @description A formula as it is drawn up, and what is asked of it.
          */
@@ -1896,7 +1924,7 @@ export interface components {
             /** Conflict */
             conflict: string[];
             /** Gauges */
-            gauges: components["schemas"]["GaugePair"][];
+            gauges: components["schemas"]["FitGauge"][];
             /** Kept G */
             kept_g: number | null;
             /** Lines */
@@ -2442,7 +2470,7 @@ export interface components {
          * @description Where a formula stands on a dial; without a working it cannot be told, and why.
          */
         Landing: {
-            band: components["schemas"]["Band"] | null;
+            band: components["schemas"]["DialBand"] | null;
             /**
              * Refusal
              * @default
@@ -3143,7 +3171,7 @@ export interface components {
          *
          *     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
          *     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
-         *     dial of its job, `asides` what else to know of its kind.
+         *     dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
          */
         ReadingOut: {
             /** Asides */
@@ -3170,6 +3198,8 @@ export interface components {
             leftovers: components["schemas"]["LeftoverOut"][];
             /** Percents */
             percents: (components["schemas"]["Working"] | null)[];
+            /** Sentence */
+            sentence: components["schemas"]["Slot"][];
             volume: components["schemas"]["Working"] | null;
             /** Without Density */
             without_density: string[];
@@ -3491,6 +3521,16 @@ export interface components {
             wrong: boolean;
         };
         /**
+         * Slot
+         * @description A choice of the sentence, and the line that is chosen for it; None where none fits.
+         */
+        Slot: {
+            /** Line */
+            line: string | null;
+            /** Slot */
+            slot: string;
+        };
+        /**
          * SlotOut
          * @description A choice of a job's sentence: 'with' dark couverture.
          */
@@ -3711,11 +3751,15 @@ export interface components {
         /**
          * SwapGauge
          * @description A reading before, straight and rebalanced; whether each lies in its window.
+         *
+         *     `decides` where it has a window or tells what the formula will do.
          */
         SwapGauge: {
             before: components["schemas"]["Working"] | null;
             /** Code */
             code: string;
+            /** Decides */
+            decides: boolean;
             /** Name */
             name: string;
             rebalanced: components["schemas"]["Working"] | null;
@@ -3970,6 +4014,33 @@ export interface components {
             source: string;
             /** Why */
             why: string;
+        };
+        /**
+         * WishIn
+         * @description A job, and what is chosen beside it: ingredients by slot, options left out, size, dial.
+         */
+        WishIn: {
+            /** Dial */
+            dial?: number | null;
+            /**
+             * Finished G
+             * @default 500
+             */
+            finished_g: number;
+            /** Job */
+            job: string;
+            /**
+             * Picks
+             * @default {}
+             */
+            picks: {
+                [key: string]: string;
+            };
+            /**
+             * Without
+             * @default []
+             */
+            without: string[];
         };
         /**
          * WorkedOut
@@ -4460,7 +4531,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ProposeIn"];
+                "application/json": components["schemas"]["WishIn"];
             };
         };
         responses: {

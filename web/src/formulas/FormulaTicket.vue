@@ -9,6 +9,7 @@ import SwitchRow from '../kit/SwitchRow.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import FormulaFindings from './FormulaFindings.vue'
 import FormulaReadings from './FormulaReadings.vue'
+import AsidesList from './setting/AsidesList.vue'
 import LossesFields from './LossesFields.vue'
 import { useScaled, type Wanted } from './useFormula'
 
@@ -57,6 +58,7 @@ watch(
       :disabled="disabled"
       @change="(change) => emit('change', change)"
     />
+    <AsidesList v-if="reading" :asides="reading.asides" />
     <FormulaReadings v-if="reading" :reading="reading" />
 
     <LossesFields

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Write a formula: lines by keyboard, what is lost, its air, the method. */
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { api, take } from '../api/client'
@@ -21,11 +21,16 @@ import { undoCommands, useCommands } from '../shell/commands'
 import { useSession } from '../shell/session'
 import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
+import FormulaSetter from './setting/FormulaSetter.vue'
+import OtherChocolates from './setting/OtherChocolates.vue'
+import RescuePanel from './setting/RescuePanel.vue'
+import { useFamilies } from './setting/useSetting'
 import MethodEditor from './MethodEditor.vue'
 import RevisionsPanel from './RevisionsPanel.vue'
-import type { Step } from '../api/types'
+import type { FormulaEntry, Step } from '../api/types'
 import { type LineEntry, useFormula, useReading } from './useFormula'
 
+const SetNew = defineAsyncComponent(() => import('./setting/SetNew.vue'))
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
 const client = useQueryClient()
@@ -39,9 +44,18 @@ const formula = useFormula(id)
 const undo = useUndo(id, formula)
 const reading = useReading(id, () => formula.draft.value)
 const shown = computed(() => id() ?? '')
-useCommands(() => undoCommands(undo, !mayWrite.value))
+useCommands(() => [
+  ...undoCommands(undo, !mayWrite.value),
+  ...(mayWrite.value
+    ? [{ name: 'Set a formula for its job', keys: 'j', run: () => (setting.value = true) }]
+    : []),
+])
 const entry = computed(() => formula.draft.value)
 const errorAt = (field: string) => formula.problem.value?.at(field)
+const setting = ref(false)
+const { jobOf, familyOf } = useFamilies()
+const job = computed(() => jobOf(entry.value?.job))
+const family = computed(() => familyOf(entry.value?.job))
 const name = ref('')
 
 watch(
@@ -64,9 +78,12 @@ const saved = computed(() => {
   return formula.row.value ? `saved ${clock(formula.row.value.changed_at)}` : ''
 })
 
-async function make(title: string) {
+const make = (title: string) => write({ name: title } as FormulaEntry)
+
+async function write(entry: FormulaEntry) {
   try {
-    const row = await create.mutateAsync({ name: title })
+    const row = await create.mutateAsync(entry)
+    setting.value = false
     await router.push(`/formulas/${row.id}`)
   } catch {
     // Shown under the list.
@@ -113,6 +130,11 @@ function rename() {
         <LookSwatch :formula="look(item)" :size="18" /> {{ item.name }}
       </template>
       <template #make>Write a formula</template>
+      <template #more>
+        <button v-if="mayWrite" type="button" class="deed dashed" @click="setting = true">
+          Set one for its job
+        </button>
+      </template>
     </RowList>
     <template v-if="entry && shown">
       <section class="zone-board" aria-label="The formula">
@@ -143,7 +165,7 @@ function rename() {
               :options="kinds"
               :disabled="!mayWrite"
               placeholder="kind"
-              @change="(kind) => undo.edit({ kind: String(kind) })"
+              @change="(kind) => undo.edit({ kind: String(kind), job: '' })"
             />
           </label>
           <label class="choice">
@@ -158,13 +180,23 @@ function rename() {
           </label>
           <RowMenu :id="shown" kind="formulas" :name="entry.name" room="formulas" />
         </header>
-        <p class="quiet about">
-          <UndoButtons v-if="mayWrite" :undo="undo" />
-          revision {{ formula.row.value?.revision }} · {{ saved }}
-          <template v-if="formula.row.value?.changed_by">
-            by {{ formula.row.value.changed_by }}</template
-          >
-        </p>
+        <FormulaSetter
+          :id="shown"
+          :entry="entry"
+          :reading="reading.data.value"
+          :formula="formula"
+          :edit="undo.edit"
+          :name-of="nameOf"
+          :disabled="!mayWrite"
+        >
+          <p class="quiet about">
+            <UndoButtons v-if="mayWrite" :undo="undo" />
+            revision {{ formula.row.value?.revision }} · {{ saved }}
+            <template v-if="formula.row.value?.changed_by">
+              by {{ formula.row.value.changed_by }}</template
+            >
+          </p>
+        </FormulaSetter>
         <FormulaGrid
           :id="shown"
           :entry="entry"
@@ -180,6 +212,10 @@ function rename() {
           :error-at="errorAt"
           @change="(method) => undo.edit({ method })"
         />
+        <div v-if="job && family" class="foot">
+          <RescuePanel :family="family" :job="job" />
+          <OtherChocolates :id="shown" :entry="entry" />
+        </div>
         <RevisionsPanel
           :id="shown"
           :revision="formula.row.value?.revision"
@@ -200,8 +236,14 @@ function rename() {
         />
       </div>
     </template>
+    <SetNew
+      v-if="setting"
+      :error="create.error.value?.message"
+      @make="write"
+      @close="setting = false"
+    />
     <EmptyState
-      v-else-if="isSuccess && !formulas.length"
+      v-if="isSuccess && !formulas.length"
       class="middle"
       title="No formula yet"
       text="Write the first one: give it a name on the left, then type its lines, such as ‘250 g cream’, and press Enter."
@@ -264,6 +306,12 @@ header {
   .choice {
     width: 104px;
   }
+}
+
+.foot {
+  display: grid;
+  gap: 26px;
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
 }
 
 .middle {

@@ -64,6 +64,9 @@ const reading = (more: Partial<Reading> = {}): Reading => ({
   cooking: null,
   eggs: null,
   leftovers: [],
+  landing: null,
+  sentence: [],
+  asides: [],
   finished: working('Finished', 98),
   density: null,
   volume: null,
@@ -143,6 +146,7 @@ const entry: FormulaEntry = {
   measured_density_g_ml: null,
   method: [],
   whole_eggs: false,
+  job: '',
   lines: [
     {
       key: 'a',

@@ -18,9 +18,9 @@ export type LineEntry = NonNullable<FormulaEntry['lines']>[number]
 
 export function entryOf(row: Formula): FormulaEntry {
   const { name, kind, flavor, base_lines, losses, gas_kept, measured_density_g_ml } = row
-  const { method, whole_eggs } = row
+  const { method, whole_eggs, job } = row
   const lines = row.lines.map(lineEntryOf)
-  const plain = { name, kind, flavor, lines, base_lines, losses, gas_kept, method, whole_eggs }
+  const plain = { name, kind, flavor, lines, base_lines, losses, gas_kept, method, whole_eggs, job }
   return { ...plain, measured_density_g_ml }
 }
 

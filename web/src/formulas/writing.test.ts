@@ -155,6 +155,7 @@ const entry: FormulaEntry = {
   measured_density_g_ml: null,
   method: [],
   whole_eggs: false,
+  job: '',
   lines: [
     {
       key: 'a',
@@ -191,6 +192,9 @@ const reading: Reading = {
   cooking: null,
   eggs: null,
   leftovers: [],
+  landing: null,
+  sentence: [],
+  asides: [],
   without_density: [],
   finished: working('Mousse, finished', 713),
   density: working('Density of Mousse', 0.787, 'g/ml'),

@@ -67,6 +67,7 @@ function make() {
     <button v-else-if="canMake" type="button" class="deed dashed" @click="making = query">
       <slot name="make">Add a {{ noun }}</slot>
     </button>
+    <slot name="more" />
     <p v-if="error" class="wrong" role="alert">{{ error }}</p>
   </aside>
 </template>

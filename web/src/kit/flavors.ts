@@ -38,6 +38,7 @@ const TEXTURE_OF: Record<string, Texture> = {
   glaze: 'liquid',
   caramel: 'liquid',
   crisp: 'crisp',
+  syrup: 'liquid',
   preparation: 'smooth',
 }
 

@@ -58,6 +58,7 @@ BEEKEEPER = (
         base="pastry-flour",
         measured_density_g_ml=0.62,
         whole_eggs=True,
+        job="paste.nut",
     ),
     DemoFormula(
         "honey-caramel",
@@ -91,6 +92,7 @@ BEEKEEPER = (
             ),
         ),
         cooked_to(108, 3, 14),
+        job="caramel.fill",
     ),
     DemoFormula(
         "dark-ganache",
@@ -122,6 +124,7 @@ BEEKEEPER = (
         ),
         losses(0, 2),
         base="dark-66",
+        job="ganache.slice",
     ),
     DemoFormula(
         "honeycomb",

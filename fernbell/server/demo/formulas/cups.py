@@ -36,6 +36,7 @@ CUPS = (
         ),
         losses(1, 2),
         base="cream-35",
+        job="cream.diplomat",
     ),
     DemoFormula(
         "oat-crumb",

@@ -86,6 +86,7 @@ FOGHORN = (
         ),
         losses(2, 3, 0.5),
         base="cream-35",
+        job="mousse.white",
     ),
     DemoFormula(
         "pumpkin-crisp",
@@ -130,5 +131,6 @@ FOGHORN = (
             ),
         ),
         losses(0, 25),
+        job="glaze.spray",
     ),
 )

@@ -58,6 +58,7 @@ HEDGEROW = (
         losses(12, 2),
         measured_density_g_ml=0.36,
         whole_eggs=True,
+        job="sponge.roulade",
     ),
     DemoFormula(
         "blackcurrant-set",
@@ -85,6 +86,7 @@ HEDGEROW = (
         ),
         by_brix(30, 3, 5),
         base="blackcurrant",
+        job="fruit.insert",
     ),
     DemoFormula(
         "bay-cream",
@@ -133,6 +135,7 @@ HEDGEROW = (
         ),
         losses(0, 3, 0.5),
         base="yogurt",
+        job="mousse.fruit",
     ),
     DemoFormula(
         "hedgerow-glaze",
@@ -163,6 +166,7 @@ HEDGEROW = (
             step("pour", "Warm to 40 °C; pour onto the frozen log.", 32),
         ),
         losses(5, 4),
+        job="glaze.mirror",
     ),
     DemoFormula(
         "poppy-tuile",

@@ -57,6 +57,7 @@ LANTERNS = (
         losses(32, 4),
         measured_density_g_ml=0.18,
         whole_eggs=True,
+        job="paste.choux",
     ),
     DemoFormula(
         "craquelin",
@@ -80,6 +81,7 @@ LANTERNS = (
         ),
         losses(0, 8),
         base="butter",
+        job="paste.craquelin",
     ),
     DemoFormula(
         "pastry-cream",
@@ -110,6 +112,7 @@ LANTERNS = (
         ),
         losses(5, 3),
         base="milk",
+        job="custard.pastry",
     ),
     DemoFormula(
         "diplomat",
@@ -140,6 +143,7 @@ LANTERNS = (
         ),
         losses(0, 4),
         base="pastry-cream",
+        job="cream.diplomat",
     ),
     DemoFormula(
         "rhubarb-compote",

@@ -137,6 +137,7 @@ REEDBED = (
         ),
         losses(11, 2),
         measured_density_g_ml=0.42,
+        job="sponge.genoise",
     ),
     DemoFormula(
         "quince-set",
@@ -169,6 +170,7 @@ REEDBED = (
         ),
         losses(7, 3),
         base="quince",
+        job="fruit.insert",
     ),
     DemoFormula(
         "malt-cremeux",
@@ -269,6 +271,7 @@ REEDBED = (
         ),
         losses(2, 3, 0.5),
         base="cream-35",
+        job="mousse.white",
     ),
     DemoFormula(
         "amber-caramel",
@@ -322,6 +325,7 @@ REEDBED = (
             step("pour", "Warm to 40 °C; pour onto the cake straight from the freezer.", 34),
         ),
         losses(4, 4),
+        job="glaze.mirror",
     ),
     DemoFormula(
         "reed-strip",
@@ -344,6 +348,7 @@ REEDBED = (
             ),
         ),
         losses(0, 15),
+        job="chocolate.sheets",
     ),
     DemoFormula(
         "barley-clusters",
