@@ -6,8 +6,7 @@ from fernbell.core.errors import CoreError
 from fernbell.core.families.aside import Aside
 from fernbell.core.families.folding import folding
 from fernbell.core.families.holding import holding
-from fernbell.core.formulas import FIGURES, Lines, Step, read_formulas
-from fernbell.core.formulas.book import Book, Formula
+from fernbell.core.formulas import FIGURES, Lines, Step
 from fernbell.core.pantry import LIQUIDS, Role, cup_density
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
@@ -121,16 +120,16 @@ def pot(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         lines: the formula [Lines].
         steps: not asked [Step].
     Returns:
-        an aside; none while its density is unknown [Aside].
+        an aside; none while a density is unknown or a formula stands in it [Aside].
     Source:
         common practice.
     """
-    formula = lines.formula
-    book = Book(lines.book.ingredients, (*_others(lines), formula))
-    read = read_formulas(book, [formula.key])[formula.key]
-    if read.body is None or not read.body.mass_g:
-        return
-    volume = read.batch_g / (read.body.mass_g / read.body.gas_free_ml)
+    volume = 0.0
+    for line in lines.formula.lines:
+        density = lines.book.ingredient(line.ingredient).density_g_ml if line.ingredient else None
+        if density is None:
+            return
+        volume += line.mass_g / density
     value = POT_TIMES * volume / 1000
     working = Working(
         "Pot, at least",
@@ -142,10 +141,6 @@ def pot(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         COMMON_PRACTICE,
     )
     yield Aside("Pot, at least", f"{value:.1f} l", working)
-
-
-def _others(lines: Lines) -> tuple[Formula, ...]:
-    return tuple(one for one in lines.book.formulas if one.key != lines.formula.key)
 
 
 def folds(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:

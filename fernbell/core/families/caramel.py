@@ -96,7 +96,7 @@ CARAMEL = Family(
     (
         _job(
             *("sauce", "a sauce", "sauces", 104),
-            (_SUGAR, _GLUCOSE, _cream(260), _butter(40), _SALT),
+            (_SUGAR, _GLUCOSE, _cream(330), _butter(40), _SALT),
             step("cool", "Into a clean bowl, film touching.", 20, wait=rest(60)),
             "Runs at room temperature; rewarm gently.",
         ),

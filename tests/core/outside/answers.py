@@ -22,6 +22,7 @@ from fernbell.core.measures import (
 )
 from fernbell.core.molds import Frame, Ring, clearance, disc
 from fernbell.core.pantry import Ingredient, mass_of_volume
+from tests.core.outside.mixing import mixing_rows
 from tests.core.outside.mixtures import Case, Rows, mixture_rows
 
 
@@ -153,6 +154,8 @@ def rows_of(case: Case) -> Rows:
         yield from measure_rows(inputs)
     elif "values" in keys and all("deg" in str(value) for value in inputs["values"]):
         yield from temperature_rows(inputs)
+    elif case["id"].startswith("M-"):
+        yield from mixing_rows(case)
     elif case["id"].startswith("K-") and not keys:
         yield from unit_rows()
     elif case["id"].startswith("F-") and not keys:

@@ -1,0 +1,373 @@
+"""Families: every starter stands in its windows, dials turn and land where they were turned to."""
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from fernbell.core.errors import CoreError, OutOfRange, UnknownKey
+from fernbell.core.families import (
+    FAMILIES,
+    STUFFS,
+    Family,
+    Job,
+    Wish,
+    asides,
+    drips,
+    folding,
+    job_named,
+    judge_fold,
+    nearest,
+    propose,
+    read_dial,
+    sentence,
+    slot_choices,
+    turn,
+    weighable,
+    windows_for,
+)
+from fernbell.core.formulas import (
+    Book,
+    Formula,
+    Lines,
+    Verdict,
+    characterize,
+    compose,
+    lines_of,
+    settled,
+)
+from fernbell.core.pantry import ChocolateKind, Ingredient, Role, role_of
+from fernbell.server.demo.book import demo_book
+from fernbell.server.demo.formulas import FORMULAS
+from fernbell.server.demo.pantry import STOCKS
+
+PANTRY = tuple(one.ingredient for one in STOCKS)
+BY_KEY = {one.key: one for one in PANTRY}
+JOBS = [(family, job) for family in FAMILIES for job in family.jobs]
+IDS = [f"{family.key}.{job.key}" for family, job in JOBS]
+DEMO = demo_book()
+
+
+def lines_for(formula: Formula, pantry: tuple[Ingredient, ...] = PANTRY) -> Lines:
+    book = Book(pantry, (formula,))
+    return lines_of(book, formula, compose(book, [formula.key]))
+
+
+def proposed(job: str, **wish: object) -> Lines:
+    family, own = job_named(job)
+    return lines_for(propose(family, own, Wish(wish.pop("picks", {}), **wish), PANTRY).formula)
+
+
+def of_role(lines: Lines, *roles: Role) -> float:
+    return lines.mix().of(roles)
+
+
+@pytest.mark.parametrize(("family", "job"), JOBS, ids=IDS)
+def test_every_starter_stands_in_its_windows_and_nothing_is_said_against_it(
+    family: Family, job: Job
+) -> None:
+    made = propose(family, job, Wish({}), PANTRY)
+    book = settled(Book(PANTRY, (made.formula,)), ["draft"])
+    windows = windows_for(made.kind, job)
+    own = characterize(
+        book, "draft", made.kind, made.steps, windows=windows, figures=(job.dial.figure,)
+    )
+    assert [one.finding.message for one in own.judged] == []
+    assert judge_fold(made.kind, own.lines, made.steps) == ()
+    read = {one.code: one for one in own.gauges}
+    deciding = {job.dial.figure.code, *job.windows}
+    assert 1 <= len(deciding) <= 4
+    assert {read[code].verdict for code in deciding} == {Verdict.WITHIN}
+    assert own.reading.finished_g == pytest.approx(500, abs=1.5)
+    assert own.reading.density_g_ml is not None
+
+
+@pytest.mark.parametrize(("family", "job"), JOBS, ids=IDS)
+def test_a_dial_lands_where_it_is_turned_to_and_what_arrives_stays(
+    family: Family, job: Job
+) -> None:
+    made = propose(family, job, Wish({}), PANTRY).formula
+    lines, band = lines_for(made), job.dial.band(job.band)
+    kept = lines.mix().finished_g
+    # Cocoa butter can be added to couverture and not taken out of it.
+    for share in (0.9,) if job.key == "sheets" else (0.1, 0.9):
+        value = band.least + share * (band.most - band.least)
+        there = replace(lines, formula=turn(job.dial, lines, value))
+        landing = read_dial(job.dial, there)
+        assert landing.working is not None
+        assert landing.working.value == pytest.approx(value, rel=1e-6)
+        assert landing.band is not None
+        assert landing.band.name == job.band
+        assert there.mix().finished_g == pytest.approx(kept, rel=1e-9)
+
+
+@settings(max_examples=60, deadline=None)
+@given(
+    place=st.sampled_from(JOBS),
+    first=st.floats(0.05, 0.95),
+    then=st.floats(0.05, 0.95),
+    factor=st.floats(0.2, 50),
+)
+def test_turning_there_and_back_is_turning_nothing_at_any_size(
+    place: tuple[Family, Job], first: float, then: float, factor: float
+) -> None:
+    family, job = place
+    band = job.dial.band(job.band)
+    if job.key == "sheets":
+        first, then = 0.92, 0.97
+    low, high = (band.least + share * (band.most - band.least) for share in (first, then))
+    lines = lines_for(propose(family, job, Wish({}), PANTRY).formula)
+    lines = replace(lines, formula=lines.weighed(g * factor for g in lines.mix().masses_g))
+    here = replace(lines, formula=turn(job.dial, lines, low))
+    there = replace(lines, formula=turn(job.dial, here, high))
+    back = turn(job.dial, there, low)
+    before = [line.mass_g for line in here.formula.lines]
+    assert [line.mass_g for line in back.lines] == pytest.approx(before, rel=1e-5)
+
+
+def test_turning_moves_the_liquid_and_leaves_the_rest_in_proportion() -> None:
+    lines = proposed("ganache.slice")
+    dial = job_named("ganache.slice")[1].dial
+    firmer = replace(lines, formula=turn(dial, lines, 1.5))
+    cream, chocolate = (of_role(firmer, one) for one in (Role.CREAM, Role.CHOCOLATE))
+    assert cream < of_role(lines, Role.CREAM)
+    assert chocolate > of_role(lines, Role.CHOCOLATE)
+    rest = [of_role(one, Role.BUTTER) / of_role(one, Role.CHOCOLATE) for one in (lines, firmer)]
+    assert rest[0] == pytest.approx(rest[1])
+
+
+def test_a_dial_says_what_can_be_had_and_what_is_missing() -> None:
+    dial = job_named("ganache.slice")[1].dial
+    butter_only = Formula("f", "Butter", (replace(DEMO.formula("dark-ganache").lines[3]),))
+    with pytest.raises(CoreError, match="to turn"):
+        turn(dial, lines_for(butter_only), 1.2)
+    # Couverture alone in butter: its water is the butter's, and no cream can be taken out.
+    with pytest.raises(OutOfRange, match="with these lines"):
+        turn(dial, proposed("ganache.slice"), 60)
+    with pytest.raises(CoreError, match="nothing has to cook off"):
+        turn(job_named("caramel.fill")[1].dial, proposed("caramel.fill"), 101)
+
+
+def test_weighable_lines_are_off_by_no_more_than_their_scale() -> None:
+    lines = proposed("mousse.anglaise")
+    exact = lines.weighed(g * 1.23456 for g in lines.mix().masses_g)
+    rounded = weighable(lines, exact)
+    for one, own in zip(exact.lines, rounded.lines, strict=True):
+        step = BY_KEY[str(own.ingredient)].weigh_step_g
+        assert abs(own.mass_g - one.mass_g) <= step
+        assert own.mass_g / step == pytest.approx(round(own.mass_g / step))
+
+
+def test_the_kind_of_chocolate_decides_the_cream() -> None:
+    """White takes the least cream, milk more, dark the most for one texture; common practice."""
+    cream = {}
+    for key in ("dark-66", "milk-38", "white-32", "compound-dark", "compound-white"):
+        lines = proposed("ganache.slice", picks={"with": key}, without=("butter", "invert"))
+        cream[key] = of_role(lines, Role.CREAM) / of_role(lines, Role.CHOCOLATE)
+    assert cream["dark-66"] > cream["milk-38"] > cream["white-32"] > cream["compound-dark"]
+    assert cream["compound-dark"] > cream["compound-white"]
+
+
+def test_options_can_be_left_out_and_slots_chosen() -> None:
+    plain = proposed("ganache.slice", without=("butter", "invert"))
+    assert [line.ingredient for line in plain.formula.lines] == ["dark-66", "cream-35"]
+    fruit = proposed("ganache.slice", picks={"on": "raspberry"})
+    assert read_dial(job_named("ganache.slice")[1].dial, fruit).working is not None
+    assert any(line.ingredient == "raspberry" for line in fruit.formula.lines)
+    on = slot_choices(job_named("ganache.slice")[1], PANTRY)["on"]
+    assert {"cream-35", "milk", "raspberry", "coffee", "orange-liqueur"} <= {one.key for one in on}
+    assert on[0].key == "cream-35"
+
+
+def test_a_size_and_a_place_on_the_dial_can_be_asked() -> None:
+    lines = proposed("caramel.sauce", finished_g=2000, dial=105)
+    assert lines.mix().finished_g == pytest.approx(2000, abs=3)
+    assert lines.formula.losses.cooked_to is not None
+    assert lines.formula.losses.cooked_to.value == 105
+
+
+def test_what_a_pantry_lacks_is_named() -> None:
+    family, job = job_named("ganache.slice")
+    none_dark = tuple(
+        one
+        for one in PANTRY
+        if one.chocolate is None or one.chocolate.kind is not ChocolateKind.DARK
+    )
+    with pytest.raises(CoreError, match="dark couverture"):
+        propose(family, job, Wish({}), none_dark)
+    with pytest.raises(UnknownKey):
+        propose(family, job, Wish({"with": "nobody"}), PANTRY)
+    with pytest.raises(OutOfRange):
+        Wish({}, finished_g=0)
+    with pytest.raises(UnknownKey, match="slice"):
+        job_named("ganache.nothing")
+    with pytest.raises(UnknownKey):
+        job_named("nothing")
+
+
+def test_methods_take_the_figures_of_the_couverture_that_is_used() -> None:
+    family, job = job_named("chocolate.shells")
+    for key, worked in (("dark-66", 31.5), ("milk-38", 29.5), ("white-32", 28.5)):
+        made = propose(family, job, Wish({"with": key}), PANTRY)
+        assert made.steps[0].temperature_c == worked
+
+
+@pytest.mark.parametrize("one", [one for one in FORMULAS if one.job], ids=lambda one: one.slug)
+def test_the_demo_formulas_do_the_jobs_they_are_said_to_do(one: object) -> None:
+    job = job_named(one.job)[1]
+    formula = DEMO.formula(one.slug)
+    lines = lines_of(DEMO, formula, compose(DEMO, [one.slug]))
+    band = read_dial(job.dial, lines).band
+    assert band is not None
+    assert band.name == job.band
+    own = characterize(
+        DEMO,
+        one.slug,
+        one.kind,
+        one.method,
+        windows=windows_for(one.kind, job),
+        figures=(job.dial.figure,),
+    )
+    assert [finding.finding.message for finding in own.judged] == []
+    assert judge_fold(one.kind, lines, one.method) == ()
+
+
+def test_a_sentence_names_the_heaviest_line_that_fits_each_choice_once() -> None:
+    lines = proposed("ganache.whip")
+    named = sentence(job_named("ganache.whip")[1], lines)
+    masses = {line.key: (line.ingredient, line.mass_g) for line in lines.formula.lines}
+    assert [one.slot for one in named] == ["with", "on"]
+    assert masses[named[0].line][0] == "dark-66"
+    heaviest = max(g for of, g in masses.values() if of == "cream-35")
+    assert masses[named[1].line] == ("cream-35", heaviest)
+
+
+def roles() -> Iterator[tuple[str, Role]]:
+    yield from {
+        "dark-66": Role.CHOCOLATE,
+        "compound-white": Role.CHOCOLATE,
+        "cocoa-powder": Role.COCOA,
+        "cream-35": Role.CREAM,
+        "milk": Role.MILK,
+        "oat-drink": Role.MILK,
+        "condensed-milk": Role.CONDENSED,
+        "butter": Role.BUTTER,
+        "raspberry": Role.FRUIT,
+        "lemon-juice": Role.FRUIT,
+        "rum": Role.ALCOHOL,
+        "coffee": Role.WATER,
+        "honey": Role.SYRUP,
+        "glucose": Role.SYRUP,
+        "sugar": Role.SUGAR,
+        "yolk": Role.YOLK,
+        "leaf-gelatin": Role.GELATIN,
+        "pectin-nh": Role.GUM,
+        "almond-flour": Role.NUT,
+        "biscuit-crumbs": Role.CRUMB,
+        "wheat-flour": Role.FLOUR,
+        "cornstarch": Role.STARCH,
+        "sunflower-oil": Role.OIL,
+        "milk-powder": Role.OTHER,
+    }.items()
+
+
+@pytest.mark.parametrize(("key", "role"), list(roles()))
+def test_what_something_is_for_is_told_by_its_make_up(key: str, role: Role) -> None:
+    assert role_of(BY_KEY[key]) is role
+
+
+def test_every_stuff_of_the_starters_is_found_in_the_pantry() -> None:
+    used = {part.stuff for _, job in JOBS for part in job.parts}
+    assert used <= set(STUFFS)
+    for key in used:
+        nearest(STUFFS[key], PANTRY)
+
+
+def test_a_mousse_without_set_would_not_hold_and_its_remedy_mends_it() -> None:
+    family, job = job_named("mousse.fruit")
+    made = propose(family, job, Wish({}, dial=0.4), PANTRY)
+    lines = lines_for(made.formula)
+    own = characterize(
+        Book(PANTRY, (made.formula,)),
+        "draft",
+        "mousse",
+        made.steps,
+        windows=windows_for("mousse", job),
+        figures=(job.dial.figure,),
+    )
+    assert [one.holds for one in asides("mousse", lines, made.steps)[:3]] == [False, False, False]
+    soft = next(one for one in own.judged if one.finding.code == "reading-hold")
+    assert soft.mend is not None
+    mended = tuple(
+        replace(line, mass_g=soft.mend.mass_g) if line.key == soft.mend.line else line
+        for line in made.formula.lines
+    )
+    after = lines_for(replace(made.formula, lines=mended))
+    assert asides("mousse", after, made.steps)[0].holds
+    moved = next(line for line in made.formula.lines if line.key == soft.mend.line)
+    assert role_of(BY_KEY[str(moved.ingredient)]) is Role.GELATIN
+
+
+def test_an_hour_in_the_warm_takes_a_part_of_the_set() -> None:
+    """Gelatin 0.75 of 1.0 is left, more than the 0.7 asked: by hand."""
+    held = asides("mousse", proposed("mousse.anglaise"), ())
+    assert [one.name for one in held[:3]] == [
+        "A clean slice",
+        "Freezing and thawing",
+        "An hour at 20 °C",
+    ]
+    assert held[2].working is not None
+    assert held[2].working.value == pytest.approx(0.75, abs=0.01)
+    soft = asides("mousse", proposed("mousse.anglaise", dial=0.85), ())
+    assert [one.holds for one in soft[:3]] == [True, True, False]
+
+
+def test_a_fold_ends_between_its_parts_and_a_hot_base_is_said() -> None:
+    family, job = job_named("mousse.fruit")
+    made = propose(family, job, Wish({}), PANTRY)
+    lines = lines_for(made.formula)
+    found = folding(lines, made.steps)
+    assert found is not None
+    assert 4 < found.value < 26
+    hot = tuple(
+        replace(step, temperature_c=45) if step.stage == "fold" else step for step in made.steps
+    )
+    cold = tuple(
+        replace(step, temperature_c=12) if step.stage == "fold" else step for step in made.steps
+    )
+    assert judge_fold("mousse", lines, hot)[0].finding.code == "fold-hot"
+    assert judge_fold("mousse", lines, cold)[0].finding.code == "fold-cold"
+    assert folding(proposed("ganache.slice"), job_named("ganache.slice")[1].steps) is None
+
+
+def test_a_ratio_by_the_cup_is_not_a_ratio_by_weight() -> None:
+    """1 to 1 by the cup is about 0.7 to 1 on the scale; common practice."""
+    weighed, by_cup = asides("ganache", proposed("ganache.slice"), ())[:2]
+    assert weighed.working is not None
+    assert by_cup.working is not None
+    assert weighed.working.value / by_cup.working.value == pytest.approx(0.7, abs=0.05)
+
+
+def test_a_pot_of_caramel_is_four_times_what_is_in_it() -> None:
+    lines = proposed("caramel.sauce", finished_g=1000)
+    pot = next(one for one in asides("caramel", lines, ()) if one.working and "Pot" in one.name)
+    assert pot.working is not None
+    litres = sum(
+        line.mass_g / (BY_KEY[str(line.ingredient)].density_g_ml or 1)
+        for line in lines.formula.lines
+    )
+    assert pot.working.value == pytest.approx(4 * litres / 1000, rel=0.02)
+
+
+def test_drips_are_counted_and_weighed() -> None:
+    """An 18 cm cake: 565.5 mm of edge, one about every 2.5 cm is 23; by hand 0.9 g each."""
+    made = drips(565.49, 40, 1.13)
+    assert made.count.value == 23
+    assert made.one.value == pytest.approx((3.14159 / 4 * 9 * 3 * 40 + 63.6) / 1000 * 1.13, 1e-3)
+    assert made.all.value == pytest.approx(23 * made.one.value)
+    with pytest.raises(OutOfRange):
+        drips(10, 40, 1.13)
+    with pytest.raises(OutOfRange):
+        drips(500, 40, 1.13, spacing_mm=0)

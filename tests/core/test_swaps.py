@@ -1,0 +1,158 @@
+"""Swaps: straight keeps the grams, rebalanced keeps the job; there and back is where it was."""
+
+import pytest
+
+from fernbell.core.errors import CoreError, UnknownKey
+from fernbell.core.families import Swap, job_named, swap
+from fernbell.core.formulas import FIGURES, Formula, Lines, compose, lines_of
+from fernbell.core.pantry import Ingredient
+from fernbell.server.demo.book import demo_book
+
+DEMO = demo_book()
+MADE = compose(DEMO, [one.key for one in DEMO.formulas])
+BY_KEY = {one.key: one for one in DEMO.ingredients}
+SET = FIGURES["set-number"]
+
+
+def demo(slug: str) -> Lines:
+    return lines_of(DEMO, DEMO.formula(slug), MADE)
+
+
+GANACHE = demo("dark-ganache")
+DIAL = job_named("ganache.slice")[1].dial
+
+
+def swapped(slug: str, old: str, new: str, job: str = "", kind: str = "") -> tuple[Lines, Swap]:
+    lines = demo(slug)
+    dial = job_named(job)[1].dial if job else None
+    return lines, swap(lines, old, BY_KEY[new], dial, kind)
+
+
+def read(code: str, found: Swap, formula: Formula) -> float:
+    return FIGURES[code].value(lines_of(found.book, formula, MADE).mix())
+
+
+@pytest.mark.parametrize(
+    ("slug", "old", "new", "job", "code"),
+    [
+        ("dark-ganache", "dark-66", "dark-55", "ganache.slice", "set-number"),
+        ("dark-ganache", "dark-66", "milk-38", "ganache.slice", "set-number"),
+        ("dark-ganache", "dark-66", "white-32", "ganache.slice", "set-number"),
+        ("dark-ganache", "dark-66", "compound-dark", "ganache.slice", "set-number"),
+        ("dark-ganache", "cream-35", "cream-30", "ganache.slice", "set-number"),
+        ("dark-ganache", "cream-35", "raspberry", "ganache.slice", "set-number"),
+        ("barley-mousse", "gelatin", "leaf-gelatin", "mousse.white", "gelatin-water"),
+        ("barley-mousse", "gelatin", "gelatin-160", "mousse.white", "hold"),
+        ("barley-mousse", "white-32", "milk-38", "mousse.white", "hold"),
+        ("honey-caramel", "sugar", "acacia-honey", "caramel.fill", "boils"),
+    ],
+)
+def test_the_straight_swap_keeps_grams_and_the_rebalanced_one_the_job(
+    slug: str, old: str, new: str, job: str, code: str
+) -> None:
+    lines, found = swapped(slug, old, new, job)
+    before = [line.mass_g for line in lines.formula.lines]
+    assert [line.mass_g for line in found.straight.lines] == before
+    assert {line.ingredient for line in found.straight.lines} >= {new}
+    assert old not in {line.ingredient for line in found.rebalanced.lines}
+    was = FIGURES[code].value(lines.mix())
+    assert read(code, found, found.rebalanced) == pytest.approx(was, rel=0.02)
+    arrives = lines_of(found.book, found.rebalanced, MADE).mix().finished_g
+    assert arrives == pytest.approx(lines.mix().finished_g, abs=2)
+
+
+def test_a_straight_swap_of_the_chocolate_makes_soup_and_says_what_no_swap_keeps() -> None:
+    lines, found = swapped("dark-ganache", "dark-66", "milk-38", "ganache.slice")
+    assert read("set-number", found, found.straight) < 0.7
+    assert read("set-number", found, found.rebalanced) == pytest.approx(
+        SET.value(lines.mix()), 0.01
+    )
+    kept = {one.name: one.kept for one in found.kept}
+    assert kept == {"Set number": True, "Fat": True, "Sweetness": False}
+
+
+@pytest.mark.parametrize(
+    ("old", "new"), [("dark-66", "dark-70"), ("dark-66", "white-32"), ("cream-35", "cream-30")]
+)
+def test_swapping_there_and_back_is_where_it_was(old: str, new: str) -> None:
+    there = swap(GANACHE, old, BY_KEY[new], DIAL, "ganache")
+    back = swap(lines_of(there.book, there.rebalanced, MADE), new, BY_KEY[old], DIAL, "ganache")
+    before = [line.mass_g for line in GANACHE.formula.lines]
+    after = [line.mass_g for line in back.rebalanced.lines]
+    assert [line.ingredient for line in back.rebalanced.lines] == [
+        line.ingredient for line in GANACHE.formula.lines
+    ]
+    assert after == pytest.approx(before, rel=0.06, abs=2)
+    assert read("set-number", back, back.rebalanced) == pytest.approx(
+        SET.value(GANACHE.mix()), rel=0.01
+    )
+
+
+def test_gelatin_of_another_bloom_goes_by_its_root() -> None:
+    """10 g of 200 bloom are 11.18 g of 160 bloom, square root; gelatin makers, from memory."""
+    lines, found = swapped("barley-mousse", "gelatin", "gelatin-160", "mousse.white")
+    at = next(i for i, one in enumerate(lines.formula.lines) if one.ingredient == "gelatin")
+    grams = found.rebalanced.lines[at].mass_g / lines.formula.lines[at].mass_g
+    assert grams == pytest.approx(1.118, abs=0.015)
+
+
+def test_gelatin_for_pectin_goes_by_dose_and_a_gum_that_does_not_set_is_refused() -> None:
+    lines, found = swapped("barley-mousse", "gelatin", "pectin-nh", "mousse.white")
+    at = next(i for i, one in enumerate(lines.formula.lines) if one.ingredient == "gelatin")
+    assert found.rebalanced.lines[at].mass_g == pytest.approx(9 * 1.2, abs=0.1)
+    assert any("boil a full minute" in note.says for note in found.notes)
+    with pytest.raises(CoreError, match="something that sets"):
+        swapped("barley-mousse", "gelatin", "xanthan", "mousse.white")
+
+
+def notes_of(old: str, new: str, slug: str = "dark-ganache", kind: str = "ganache") -> str:
+    lines = demo(slug)
+    found = swap(lines, old, BY_KEY[new], None, kind)
+    return " ".join(note.says for note in found.notes)
+
+
+def test_the_method_changes_with_the_chocolate() -> None:
+    compound = notes_of("dark-66", "compound-dark")
+    assert "not tempered" in compound
+    assert "one pot" in compound
+    milk = notes_of("dark-66", "milk-38")
+    assert "work at 29.5" in milk
+    assert "scorch" in milk
+    assert "It brings in milk" in milk
+    assert "Fold the cream in at 35-40" in notes_of(
+        "white-32", "dark-66", "barley-mousse", "mousse"
+    )
+
+
+def test_what_does_not_whip_splits_or_browns_is_said() -> None:
+    assert "does not whip: 18" in notes_of("cream-35", "cream-18", "barley-mousse", "mousse")
+    oat = notes_of("milk", "oat-drink", "pastry-cream", "custard")
+    assert "thin starch" in oat
+    assert "gluten" in oat
+    assert "no milk" in oat
+    assert "browns sooner" in notes_of("sugar", "acacia-honey", "honey-caramel", "caramel")
+    leaf = notes_of("gelatin", "leaf-gelatin", "barley-mousse", "mousse")
+    assert "squeeze" in leaf
+    assert "by its root" in leaf
+
+
+def test_unknown_allergens_of_what_comes_are_said() -> None:
+    strange = Ingredient("strange", "Strange cream", make_up=BY_KEY["cream-35"].make_up)
+    found = swap(GANACHE, "cream-35", strange, DIAL)
+    assert any("Nobody entered the allergens of Strange cream" in one.says for one in found.notes)
+
+
+def test_a_locked_line_is_not_moved_by_a_swap() -> None:
+    found = swap(GANACHE, "dark-66", BY_KEY["milk-38"], DIAL, "ganache", ("dark-ganache-3",))
+    assert found.rebalanced.lines[3].mass_g == 40
+
+
+def test_what_is_in_no_line_cannot_be_swapped() -> None:
+    with pytest.raises(UnknownKey):
+        swap(GANACHE, "milk", BY_KEY["cream-30"], DIAL)
+    with pytest.raises(UnknownKey):
+        swap(
+            replace(GANACHE, formula=replace(GANACHE.formula, lines=(), base_lines=())),
+            "milk",
+            BY_KEY["cream-30"],
+        )
