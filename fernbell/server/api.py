@@ -4,6 +4,7 @@ from ninja.renderers import JSONRenderer
 
 from fernbell.server.desserts.api import router as desserts
 from fernbell.server.desserts.stacks import router as stacks
+from fernbell.server.desserts.swapping import router as dessert_swaps
 from fernbell.server.formulas.api import router as formulas
 from fernbell.server.formulas.setting_api import router as setting
 from fernbell.server.kitchens.api import member_router, session_router
@@ -35,4 +36,5 @@ api.add_router("/formulas", formulas)
 api.add_router("/formulas", setting)
 api.add_router("/molds", molds)
 api.add_router("/desserts", desserts)
+api.add_router("/desserts", dessert_swaps)
 api.add_router("/stacks", stacks)

@@ -151,8 +151,4 @@ def test_what_is_in_no_line_cannot_be_swapped() -> None:
     with pytest.raises(UnknownKey):
         swap(GANACHE, "milk", BY_KEY["cream-30"], DIAL)
     with pytest.raises(UnknownKey):
-        swap(
-            replace(GANACHE, formula=replace(GANACHE.formula, lines=(), base_lines=())),
-            "milk",
-            BY_KEY["cream-30"],
-        )
+        swap(GANACHE, "nobody", BY_KEY["cream-30"], DIAL)

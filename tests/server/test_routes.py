@@ -27,13 +27,20 @@ READING = {
     *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
     *("read_line", "read_list", "read_pantry_list"),
     *("what_if_formula", "turn_formula", "fit_formula", "swap_formula", "other_chocolates"),
-    "propose_formula",
+    *("propose_formula", "weigh_dessert_swap"),
     "prefer",  # what a person changes of these is only their own
 }
 
 
 # This kitchen has cream alone: the answer is that it lacks chocolate.
 LACKS = {"propose_formula"}
+
+
+QUERIES = {
+    "scale_formula": "?mass_g=10",
+    "count_drips": "?diameter_mm=180&length_mm=40",
+    "compare_revisions": "?before=1&after=1",
+}
 
 
 def chantilly(shelves: Shelves) -> dict:
@@ -62,6 +69,16 @@ def body_for(operation: str, shelves: Shelves) -> object:
             "entry": chantilly(shelves),
             "old": shelves.ingredient["id"],
             "new": shelves.ingredient["id"],
+        },
+        "weigh_dessert_swap": {
+            "old": shelves.ingredient["id"],
+            "new": shelves.ingredient["id"],
+        },
+        "take_dessert_swap": {
+            "old": shelves.ingredient["id"],
+            "new": shelves.ingredient["id"],
+            "way": "straight",
+            "revisions": {shelves.formula["id"]: 1},
         },
         "propose_formula": {"job": "ganache.slice"},
         "read_line": {"text": "10 g cream"},
@@ -102,9 +119,7 @@ def call(client: Client, method: str, path: str, operation: str, shelves: Shelve
     there = shelves.row(kind)["id"] if kind else ""
     url = path.replace("{row_id}", there).replace("{member_id}", str(member))
     url = url.replace("{revision}", "1")
-    url += {"scale_formula": "?mass_g=10", "compare_revisions": "?before=1&after=1"}.get(
-        operation, ""
-    )
+    url += QUERIES.get(operation, "")
     body = json.dumps(body_for(operation, shelves))
     return client.generic(method.upper(), url, body, content_type="application/json")
 

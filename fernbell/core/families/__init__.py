@@ -4,7 +4,7 @@ from fernbell.core.families.aside import Aside
 from fernbell.core.families.asides import asides
 from fernbell.core.families.catalog import FAMILIES, job_named
 from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
-from fernbell.core.families.drips import Drips, drips
+from fernbell.core.families.drips import SPACING_MM, Drips, drips
 from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, Part, find_job
 from fernbell.core.families.folding import folding, judge_fold
 from fernbell.core.families.proposing import Proposal, Wish, propose, slot_choices, tempered
@@ -16,6 +16,7 @@ from fernbell.core.families.windows import windows_for
 
 __all__ = [
     "FAMILIES",
+    "SPACING_MM",
     "STUFFS",
     "Aside",
     "Dial",

@@ -156,7 +156,8 @@ def _search(lines: Lines, demands: tuple[Demand, ...], factor: float) -> Found:
 def _conflict(lines: Lines, demands: tuple[Demand, ...], factor: float) -> tuple[Demand, ...]:
     """The fewest of them that cannot be met together: without any one of these, the rest can."""
     kept = list(demands)
-    for one in demands:
+    # What is tried first goes first: the size nobody asked for, then the last asked.
+    for one in reversed(demands):
         fewer = [other for other in kept if other is not one]
         if not _search(lines, tuple(fewer), factor).met:
             kept = fewer

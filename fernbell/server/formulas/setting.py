@@ -1,19 +1,22 @@
 """Formulas set for their job, fitted and swapped: from rows to core and back."""
 
+import math
 from collections.abc import Iterator
 from dataclasses import replace
 from typing import Any
 from uuid import UUID
 
-from fernbell.core.errors import CoreError
+from fernbell.core.errors import CoreError, MissingDensity, check_range
 from fernbell.core.families import (
     FAMILIES,
     STUFFS,
     Dial,
+    Drips,
     Family,
     Job,
     Proposal,
     Wish,
+    drips,
     job_named,
     propose,
     slot_choices,
@@ -32,10 +35,19 @@ from fernbell.core.formulas import (
     Section,
     Until,
     Verdict,
+    read_formulas,
+    settled,
 )
 from fernbell.core.pantry import LIQUIDS, Ingredient, Role
 from fernbell.core.working import Working
-from fernbell.server.formulas.assemble import DRAFT, character_of, drafted, reading_with
+from fernbell.server.formulas import models
+from fernbell.server.formulas.assemble import (
+    DRAFT,
+    book_for,
+    character_of,
+    drafted,
+    reading_with,
+)
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
     AskedOut,
@@ -140,7 +152,7 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     wish = Wish(picks, tuple(asked.without), asked.finished_g, asked.dial)
     made = propose(family, job, wish, shelf, member.kitchen.altitude_m)
     entry = _entry(family, made, asked.job)
-    book = Book(shelf, (made.formula,))
+    book = _settled(member, shelf, (made.formula,))
     told = (entry.kind, entry.model_dump(mode="json")["method"], entry.job)
     own = character_of(member, book, DRAFT, *told)
     parts = [one for one in job.parts if not (one.optional and one.stuff in asked.without)]
@@ -235,7 +247,13 @@ def _character(
     old = book or own.lines.book
     others = tuple(one for one in old.formulas if one.key != DRAFT)
     told = (entry["kind"], entry["method"], entry["job"])
-    return character_of(member, Book(old.ingredients, (*others, formula)), DRAFT, *told)
+    return character_of(member, _settled(member, old.ingredients, (*others, formula)), DRAFT, *told)
+
+
+def _settled(
+    member: Member, ingredients: tuple[Ingredient, ...], formulas: tuple[Formula, ...]
+) -> Book:
+    return settled(Book(ingredients, formulas), [DRAFT], altitude_m=member.kitchen.altitude_m)
 
 
 def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) -> FitOut:
@@ -339,6 +357,18 @@ def _working(gauge: Gauge | None) -> Working | None:
 
 def _fits(gauge: Gauge | None) -> bool:
     return gauge is None or gauge.verdict in (None, Verdict.WITHIN)
+
+
+def drips_of(
+    member: Member, row: models.Formula, diameter_mm: float, length_mm: float, spacing_mm: float
+) -> Drips:
+    """Drips of a formula down a round cake."""
+    check_range("diameter_mm", diameter_mm, least=30, most=3000)
+    key = str(row.pk)
+    density = read_formulas(book_for(member.kitchen_id, [key]), [key])[key].density_g_ml
+    if density is None:
+        raise MissingDensity(row.name)
+    return drips(math.pi * diameter_mm, length_mm, density, spacing_mm)
 
 
 def other_chocolates(member: Member, entry: dict[str, Any]) -> list[OtherOut]:

@@ -6,10 +6,12 @@ from uuid import UUID
 from django.http import HttpRequest
 from ninja import Router
 
+from fernbell.core.families import SPACING_MM
 from fernbell.server.formulas import setting
-from fernbell.server.formulas.api import draft
+from fernbell.server.formulas.api import FORMULA, draft
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
+    DripsOut,
     FitIn,
     FitOut,
     OtherOut,
@@ -21,6 +23,7 @@ from fernbell.server.formulas.setting_schemas import (
     VocabularyOut,
     WishIn,
 )
+from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.policy import Act, require
 
 router = Router()
@@ -61,6 +64,20 @@ def swap(request: HttpRequest, row_id: UUID, data: SwapIn) -> Any:
     require(request.auth, Act.READ)
     entry = draft(request.auth, row_id, data.entry)
     return setting.swap_ingredient(request.auth, entry, data.old, data.new)
+
+
+@router.get("/{uuid:row_id}/drips", response=DripsOut, operation_id="count_drips")
+def count_drips(
+    request: HttpRequest,
+    row_id: UUID,
+    diameter_mm: float,
+    length_mm: float,
+    spacing_mm: float = SPACING_MM,
+) -> Any:
+    """Drips of a saved formula down a round cake: how many, and what they weigh."""
+    require(request.auth, Act.READ)
+    row = actions.find(request.auth, FORMULA, row_id)
+    return setting.drips_of(request.auth, row, diameter_mm, length_mm, spacing_mm)
 
 
 @router.post("/{uuid:row_id}/others", response=list[OtherOut], operation_id="other_chocolates")

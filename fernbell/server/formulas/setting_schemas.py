@@ -282,6 +282,14 @@ class SwapOut(Schema):
     notes: list[Note]
 
 
+class DripsOut(Schema):
+    """Drips along an edge: how many, and the grams of one and of all."""
+
+    count: Working
+    one: Working
+    all: Working
+
+
 class OtherOut(Schema):
     """The same job with another chocolate: liquid for 100 g of it, and how sweet."""
 

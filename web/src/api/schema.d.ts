@@ -191,6 +191,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/{row_id}/ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ingredients
+         * @description What its formulas are made of, each with the formulas that hold it.
+         */
+        get: operations["dessert_ingredients"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/{row_id}/restore": {
         parameters: {
             query?: never;
@@ -242,6 +262,46 @@ export interface paths {
         get: operations["solve_dessert"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Weigh
+         * @description What a swap does to every formula of the dessert; nothing is changed.
+         */
+        post: operations["weigh_dessert_swap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/swap/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take
+         * @description Change every formula of the dessert so, all or none; stale ones are refused.
+         */
+        post: operations["take_dessert_swap"];
         delete?: never;
         options?: never;
         head?: never;
@@ -409,6 +469,26 @@ export interface paths {
         put?: never;
         /** Copy Row */
         post: operations["copy_formula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{row_id}/drips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Count Drips
+         * @description Drips of a saved formula down a round cake: how many, and what they weigh.
+         */
+        get: operations["count_drips"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1683,6 +1763,22 @@ export interface components {
             sizes: components["schemas"]["SizeIn"][];
         };
         /**
+         * DessertSwapIn
+         * @description The ingredient that goes, and the one that comes.
+         */
+        DessertSwapIn: {
+            /**
+             * New
+             * Format: uuid
+             */
+            new: string;
+            /**
+             * Old
+             * Format: uuid
+             */
+            old: string;
+        };
+        /**
          * DialBand
          * @description A stretch of a dial, in words: 'slices' from 1.12 to 1.32.
          */
@@ -1742,6 +1838,15 @@ export interface components {
             value_mm: number;
             /** What */
             what: string;
+        };
+        /**
+         * DripsOut
+         * @description Drips along an edge: how many, and the grams of one and of all.
+         */
+        DripsOut: {
+            all: components["schemas"]["Working"];
+            count: components["schemas"]["Working"];
+            one: components["schemas"]["Working"];
         };
         /**
          * EggAccount
@@ -2074,6 +2179,24 @@ export interface components {
             used_by: string[];
             /** Whole Eggs */
             whole_eggs: boolean;
+        };
+        /**
+         * FormulaSwapOut
+         * @description The swap in one formula, as it is at a revision; `used_by` names everything it is in.
+         */
+        FormulaSwapOut: {
+            /**
+             * Formula
+             * Format: uuid
+             */
+            formula: string;
+            /** Name */
+            name: string;
+            /** Revision */
+            revision: number;
+            swap: components["schemas"]["SwapOut"];
+            /** Used By */
+            used_by: string[];
         };
         /**
          * Frame
@@ -3836,6 +3959,39 @@ export interface components {
             name: string;
         };
         /**
+         * TakeSwapIn
+         * @description Which of the two is taken, and the revisions of the formulas it was weighed up with.
+         */
+        TakeSwapIn: {
+            /**
+             * New
+             * Format: uuid
+             */
+            new: string;
+            /**
+             * Old
+             * Format: uuid
+             */
+            old: string;
+            /** Revisions */
+            revisions: {
+                [key: string]: number;
+            };
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "straight" | "rebalanced";
+        };
+        /**
+         * TakenOut
+         * @description Names of the formulas that were changed.
+         */
+        TakenOut: {
+            /** Changed */
+            changed: string[];
+        };
+        /**
          * Temper
          * @description The three figures of a couverture: melted to, cooled to, worked at [°C].
          */
@@ -3922,6 +4078,21 @@ export interface components {
             mass_g: number;
             /** Purpose */
             purpose: string;
+        };
+        /**
+         * UsedOut
+         * @description An ingredient of a dessert, and the formulas whose lines hold it.
+         */
+        UsedOut: {
+            /** Formulas */
+            formulas: string[];
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
         };
         /**
          * Verdict
@@ -4382,6 +4553,28 @@ export interface operations {
             };
         };
     };
+    dessert_ingredients: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsedOut"][];
+                };
+            };
+        };
+    };
     restore_dessert: {
         parameters: {
             query?: never;
@@ -4449,6 +4642,58 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkedOut"];
+                };
+            };
+        };
+    };
+    weigh_dessert_swap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DessertSwapIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaSwapOut"][];
+                };
+            };
+        };
+    };
+    take_dessert_swap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeSwapIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
                 };
             };
         };
@@ -4707,6 +4952,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaOut"];
+                };
+            };
+        };
+    };
+    count_drips: {
+        parameters: {
+            query: {
+                diameter_mm: number;
+                length_mm: number;
+                spacing_mm?: number;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DripsOut"];
                 };
             };
         };
