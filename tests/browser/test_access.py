@@ -7,7 +7,7 @@ from typing import Any
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import come_in, enter
+from tests.browser.conftest import come_in, enter, pick
 
 AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"]
@@ -97,6 +97,35 @@ def settings(page: Page) -> None:
     page.wait_for_timeout(600)
 
 
+def swapped(page: Page) -> None:
+    page.get_by_role("button", name="Swap …").click()
+    pick(page, "Comes", "Couverture, milk 38 %")
+    expect(page.get_by_role("dialog")).to_contain_text("Take rebalanced")
+    page.wait_for_timeout(400)
+
+
+def fitted(page: Page) -> None:
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Fit to").click()
+    page.get_by_role("button", name="use up").click()
+    page.get_by_role("button", name="Find the nearest").click()
+    expect(page.get_by_role("region", name="What was found")).to_be_visible()
+    page.wait_for_timeout(400)
+
+
+def set_new(page: Page) -> None:
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Set one for its job").click()
+    expect(page.get_by_role("button", name="Write it down")).to_be_visible()
+    page.wait_for_timeout(400)
+
+
+SETTING = {
+    "a dial": room("Formulas", "Dark ganache"),
+    "a swap": swapped,
+    "a fit": fitted,
+    "one from nothing": set_new,
+}
 COMPOSING = {
     "a dessert": dessert,
     "a dessert with findings": findings,
@@ -114,7 +143,7 @@ ROOMS = {
 WRITING = {"a remedy": remedy, "two revisions": comparing, "how one reads": settings}
 
 
-@pytest.mark.parametrize("screens", [COMPOSING, {"sheets": sheets}, ROOMS, WRITING])
+@pytest.mark.parametrize("screens", [COMPOSING, {"sheets": sheets}, ROOMS, WRITING, SETTING])
 def test_axe_finds_nothing(
     page: Page, demo: str, screens: dict[str, Callable[[Page], None]]
 ) -> None:

@@ -234,14 +234,20 @@ def test_the_demo_formulas_do_the_jobs_they_are_said_to_do(one: object) -> None:
     assert judge_fold(one.kind, lines, one.method) == ()
 
 
-def test_a_sentence_names_the_heaviest_line_that_fits_each_choice_once() -> None:
-    lines = proposed("ganache.whip")
-    named = sentence(job_named("ganache.whip")[1], lines)
-    masses = {line.key: (line.ingredient, line.mass_g) for line in lines.formula.lines}
-    assert [one.slot for one in named] == ["with", "on"]
-    assert masses[named[0].line][0] == "dark-66"
-    heaviest = max(g for of, g in masses.values() if of == "cream-35")
-    assert masses[named[1].line] == ("cream-35", heaviest)
+def test_a_sentence_names_one_line_for_each_choice_the_narrow_ones_first() -> None:
+    lines = proposed("mousse.white")
+    named = {one.slot: one.line for one in sentence(job_named("mousse.white")[1], lines)}
+    of = {line.key: line.ingredient for line in lines.formula.lines}
+    assert {slot: of[str(key)] for slot, key in named.items()} == {
+        "with": "white-32",
+        "on": "milk",
+        "set": "gelatin",
+        "cream": "cream-35",
+    }
+    assert list(named) == ["with", "on", "set", "cream"]
+    bare = replace(lines, formula=replace(lines.formula, lines=lines.formula.lines[:1]))
+    alone = {one.slot: one.line for one in sentence(job_named("mousse.white")[1], bare)}
+    assert alone == {"with": None, "on": "line-0", "set": None, "cream": None}
 
 
 def roles() -> Iterator[tuple[str, Role]]:

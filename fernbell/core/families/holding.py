@@ -29,23 +29,20 @@ def holding(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         the hold number and its limits are this project's own, from common practice.
     """
     held, warm = FIGURES["hold"].working(lines.mix()), _warm(lines)
-    yield _aside("A clean slice", held, SLICES_FROM, "holds", "stays soft: spoon it, or more set")
+    yield _aside("A clean slice", held, SLICES_FROM, "holds", "too soft: more set")
     yield _aside(
         "Freezing and thawing",
         held,
         THAWS_FROM,
         "holds its water",
-        "weeps when it thaws: more set, or serve it frozen",
+        "weeps: more set",
     )
-    yield _aside(
-        "An hour at 20 °C", warm, SLICES_FROM, "stands", "sinks: keep it cold until it is served"
-    )
+    yield _aside("An hour at 20 °C", warm, SLICES_FROM, "stands", "sinks: keep it cold")
 
 
 def _aside(name: str, working: Working, least: float, yes: str, no: str) -> Aside:
     holds = working.value >= least
-    says = f"{yes if holds else no} ({figure_text(working.value)}, asked {least:g})"
-    return Aside(name, says, working, holds, HOLD_SOURCE)
+    return Aside(name, yes if holds else no, working, holds, HOLD_SOURCE)
 
 
 def _warm(lines: Lines) -> Working:

@@ -2,9 +2,12 @@
 
 from dataclasses import dataclass
 
-from fernbell.core.families.family import Job
+from fernbell.core.families.family import Job, Part
 from fernbell.core.families.stuffs import STUFFS, fits, widened
 from fernbell.core.formulas import Lines
+
+ORDER = ("with", "on", "set", "cream")
+"""Choices in the order they are said."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,25 +25,33 @@ def sentence(job: Job, lines: Lines) -> tuple[Slot, ...]:
         job: the job [Job].
         lines: the formula [Lines].
     Returns:
-        slots in the order of the starter, each line once [Slot].
+        slots as they are said, each line once [Slot].
     Source:
         told by the make-up.
     """
-    taken: list[str] = []
     found: dict[str, Slot] = {}
-    for part in job.parts:
-        if not part.slot or part.slot in found:
-            continue
-        stuff = widened(STUFFS[part.stuff], part.slot)
-        fitting = [
-            line
-            for line in lines.formula.lines
-            if line.ingredient is not None
-            and line.key not in taken
-            and fits(stuff, lines.book.ingredient(line.ingredient))
-        ]
-        best = max(fitting, key=lambda line: line.mass_g, default=None)
-        if best is not None:
-            taken.append(best.key)
-        found[part.slot] = Slot(part.slot, best.key if best else None)
-    return tuple(found.values())
+    wanted = {part.slot: part for part in reversed(job.parts) if part.slot}
+    # Any liquid can be what it is made on: what is asked for more narrowly chooses first.
+    for slot in sorted(wanted, key=lambda one: one == "on"):
+        taken = {one.line for one in found.values()}
+        found[slot] = Slot(slot, _line(wanted[slot], lines, taken))
+    return tuple(found[slot] for slot in ORDER if slot in found)
+
+
+def _line(part: Part, lines: Lines, taken: set[str | None]) -> str | None:
+    """The heaviest line that fits; what is beaten up stands for what is beaten up."""
+    stuff = widened(STUFFS[part.stuff], part.slot)
+    fitting = [
+        line
+        for line in lines.formula.lines
+        if line.ingredient is not None
+        and line.key not in taken
+        and fits(stuff, lines.book.ingredient(line.ingredient))
+    ]
+    airy = part.overrun_percent > 0
+    best = max(
+        fitting,
+        key=lambda line: ((line.overrun_percent > 0) is airy, line.mass_g),
+        default=None,
+    )
+    return best.key if best else None

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What it takes, for how many, and what is wrong. */
-import { computed } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 
 import type { Finding, Working, WorkedOut } from '../api/types'
 import FindingCard from '../kit/FindingCard.vue'
@@ -10,8 +10,11 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 import BiteCard from './BiteCard.vue'
 import { type Chosen, sameChoice } from './parts'
 
+const SwapInAll = defineAsyncComponent(() => import('./SwapInAll.vue'))
+const swapping = ref(false)
 const props = defineProps<{
   id: string
+  name: string
   worked: WorkedOut
   count: number
   countError?: string | undefined
@@ -120,6 +123,10 @@ function show(finding: Finding) {
       </div>
     </dl>
     <RouterLink class="deed main sheets" :to="`/desserts/${id}/sheets`">Scaled sheets</RouterLink>
+    <button v-if="!disabled" type="button" class="deed small dashed" @click="swapping = true">
+      Swap an ingredient in all of it
+    </button>
+    <SwapInAll v-if="swapping" :id="id" :name="name" @close="swapping = false" />
     <BiteCard :id="id" :size="worked.key" />
     <section class="findings" aria-label="Findings" aria-live="polite">
       <FindingCard

@@ -78,6 +78,7 @@ useCommands(() => [
       <DessertTicket
         v-if="work.worked.value"
         :id="id"
+        :name="work.view.value.name ?? ''"
         :worked="work.worked.value"
         :stale="stale"
         :count="work.view.value.count ?? 1"

@@ -10,6 +10,7 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 import FormulaFindings from './FormulaFindings.vue'
 import FormulaReadings from './FormulaReadings.vue'
 import AsidesList from './setting/AsidesList.vue'
+import DripsCard from './setting/DripsCard.vue'
 import LossesFields from './LossesFields.vue'
 import { useScaled, type Wanted } from './useFormula'
 
@@ -59,6 +60,7 @@ watch(
       @change="(change) => emit('change', change)"
     />
     <AsidesList v-if="reading" :asides="reading.asides" />
+    <DripsCard v-if="entry.job === 'ganache.drip'" :id="id" />
     <FormulaReadings v-if="reading" :reading="reading" />
 
     <LossesFields

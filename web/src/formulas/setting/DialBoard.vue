@@ -36,8 +36,10 @@ const edges = computed(() => [
   ...bands.value.map((one) => one.least),
   ...bands.value.slice(-1).map((one) => one.most),
 ])
-/** The bands darken along the dial. */
-const shade = (i: number) => `${14 + (i * 62) / Math.max(1, bands.value.length - 1)}%`
+/** The bands darken along the dial; in between no text could be read on them. */
+const share = (i: number) => i / Math.max(1, bands.value.length - 1)
+const isDark = (i: number) => share(i) > 0.55
+const shade = (i: number) => `${isDark(i) ? 44 + 40 * share(i) : 12 + 45 * share(i)}%`
 
 watch(
   () => props.landing,
@@ -121,7 +123,7 @@ function key(event: KeyboardEvent) {
       <span
         v-for="(band, i) in bands"
         :key="band.name"
-        :class="['band', { asked: band.name === job.band, dark: i > bands.length * 0.55 }]"
+        :class="['band', { asked: band.name === job.band, dark: isDark(i) }]"
         :style="{ '--shade': shade(i) }"
         ><span>{{ band.name }}</span></span
       >
@@ -181,6 +183,10 @@ function key(event: KeyboardEvent) {
 
 .off :deep(strong) {
   color: var(--amber);
+}
+
+.now .quiet {
+  margin-left: 8px;
 }
 
 .unread {
