@@ -35,7 +35,6 @@ from fernbell.core.formulas import (
     Verdict,
     characterize,
     compose,
-    lines_of,
     settled,
 )
 from fernbell.core.pantry import ChocolateKind, Ingredient, Role, role_of
@@ -52,7 +51,7 @@ DEMO = demo_book()
 
 def lines_for(formula: Formula, pantry: tuple[Ingredient, ...] = PANTRY) -> Lines:
     book = Book(pantry, (formula,))
-    return lines_of(book, formula, compose(book, [formula.key]))
+    return Lines(book, formula, compose(book, [formula.key]))
 
 
 def proposed(job: str, **wish: object) -> Lines:
@@ -218,7 +217,7 @@ def test_methods_take_the_figures_of_the_couverture_that_is_used() -> None:
 def test_the_demo_formulas_do_the_jobs_they_are_said_to_do(one: object) -> None:
     job = job_named(one.job)[1]
     formula = DEMO.formula(one.slug)
-    lines = lines_of(DEMO, formula, compose(DEMO, [one.slug]))
+    lines = Lines(DEMO, formula, compose(DEMO, [one.slug]))
     band = read_dial(job.dial, lines).band
     assert band is not None
     assert band.name == job.band

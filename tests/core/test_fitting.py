@@ -25,7 +25,7 @@ from fernbell.core.fitting import (
     fit,
     says,
 )
-from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line, Lines, compose, lines_of
+from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line, Lines, compose
 from fernbell.server.demo.book import demo_book
 
 DEMO = demo_book()
@@ -34,13 +34,13 @@ INGREDIENTS = DEMO.ingredients
 
 
 def demo(slug: str) -> Lines:
-    return lines_of(DEMO, DEMO.formula(slug), MADE)
+    return Lines(DEMO, DEMO.formula(slug), MADE)
 
 
 def mixture(**grams: float) -> Lines:
     lines = tuple(Line(key, g, key.replace("_", "-")) for key, g in grams.items())
     formula = Formula("f", "Mixture", lines)
-    return lines_of(Book(INGREDIENTS, (formula,)), formula, {})
+    return Lines(Book(INGREDIENTS, (formula,)), formula, {})
 
 
 def after(lines: Lines, masses: Iterable[float]) -> Lines:
@@ -298,7 +298,7 @@ def test_demands_about_lines_that_are_not_there_and_empty_formulas_are_refused()
 
 def test_a_figure_of_what_is_unknown_is_refused_naming_whose_make_up() -> None:
     riddle = Formula("f", "Riddle", (Line("a", 10, "bay"), Line("b", 100, "cream-35")))
-    lines = lines_of(Book(INGREDIENTS, (riddle,)), riddle, {})
+    lines = Lines(Book(INGREDIENTS, (riddle,)), riddle, {})
     unknown = replace(DEMO.ingredient("bay"), make_up=None)
     book = Book((*(one for one in INGREDIENTS if one.key != "bay"), unknown), (riddle,))
     with pytest.raises(CoreError, match="Bay leaves"):

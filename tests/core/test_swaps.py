@@ -4,7 +4,7 @@ import pytest
 
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.families import Swap, job_named, swap
-from fernbell.core.formulas import FIGURES, Formula, Lines, compose, lines_of
+from fernbell.core.formulas import FIGURES, Formula, Lines, compose
 from fernbell.core.pantry import Ingredient
 from fernbell.server.demo.book import demo_book
 
@@ -15,7 +15,7 @@ SET = FIGURES["set-number"]
 
 
 def demo(slug: str) -> Lines:
-    return lines_of(DEMO, DEMO.formula(slug), MADE)
+    return Lines(DEMO, DEMO.formula(slug), MADE)
 
 
 GANACHE = demo("dark-ganache")
@@ -29,7 +29,7 @@ def swapped(slug: str, old: str, new: str, job: str = "", kind: str = "") -> tup
 
 
 def read(code: str, found: Swap, formula: Formula) -> float:
-    return FIGURES[code].value(lines_of(found.book, formula, MADE).mix())
+    return FIGURES[code].value(Lines(found.book, formula, MADE).mix())
 
 
 @pytest.mark.parametrize(
@@ -57,7 +57,7 @@ def test_the_straight_swap_keeps_grams_and_the_rebalanced_one_the_job(
     assert old not in {line.ingredient for line in found.rebalanced.lines}
     was = FIGURES[code].value(lines.mix())
     assert read(code, found, found.rebalanced) == pytest.approx(was, rel=0.02)
-    arrives = lines_of(found.book, found.rebalanced, MADE).mix().finished_g
+    arrives = Lines(found.book, found.rebalanced, MADE).mix().finished_g
     assert arrives == pytest.approx(lines.mix().finished_g, abs=2)
 
 
@@ -76,7 +76,7 @@ def test_a_straight_swap_of_the_chocolate_makes_soup_and_says_what_no_swap_keeps
 )
 def test_swapping_there_and_back_is_where_it_was(old: str, new: str) -> None:
     there = swap(GANACHE, old, BY_KEY[new], DIAL, "ganache")
-    back = swap(lines_of(there.book, there.rebalanced, MADE), new, BY_KEY[old], DIAL, "ganache")
+    back = swap(Lines(there.book, there.rebalanced, MADE), new, BY_KEY[old], DIAL, "ganache")
     before = [line.mass_g for line in GANACHE.formula.lines]
     after = [line.mass_g for line in back.rebalanced.lines]
     assert [line.ingredient for line in back.rebalanced.lines] == [

@@ -7,7 +7,7 @@ from fernbell.core.errors import UnknownKey, check_range
 from fernbell.core.families.dialing import turn, weighable
 from fernbell.core.families.family import Family, Job, Part
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
-from fernbell.core.formulas import Book, Formula, Line, Step, compose, lines_of
+from fernbell.core.formulas import Book, Formula, Line, Lines, Step, compose
 from fernbell.core.pantry import Ingredient
 
 USUAL_FINISHED_G = 500.0
@@ -87,7 +87,7 @@ def propose(
         waits=tuple(one.wait for one in job.steps if one.wait),
     )
     book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
-    ready = lines_of(book, formula, compose(book, ["draft"], altitude_m=altitude_m), altitude_m)
+    ready = Lines(book, formula, compose(book, ["draft"], altitude_m=altitude_m), altitude_m)
     set_ = turn(job.dial, ready, job.aim if wish.dial is None else wish.dial)
     there = replace(ready, formula=set_)
     factor = wish.finished_g / there.mix().finished_g

@@ -7,7 +7,7 @@ from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.families.family import Dial
 from fernbell.core.families.swap_notes import Note, swap_notes
 from fernbell.core.fitting import Demand, Finished, Locked, Reads, Unsettled, fit
-from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Lines, lines_of
+from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Lines
 from fernbell.core.pantry import Ingredient, Role, role_of
 
 AS_BEFORE = 0.002
@@ -100,7 +100,7 @@ def swap(
         for line in formula.lines
     )
     straight = replace(formula, lines=exchanged)
-    after = lines_of(book, straight, lines.made, lines.altitude_m)
+    after = Lines(book, straight, lines.made, lines.altitude_m)
     if role_of(was) is Role.GELATIN and role_of(new) is Role.GUM:
         wanted: tuple[Figure, ...] = ()
         rebalanced = _other_set(after, was, new)

@@ -6,7 +6,6 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from fernbell.core.errors import CoreError
 from fernbell.core.fitting.demands import (
     Demand,
     Finished,
@@ -19,6 +18,9 @@ from fernbell.core.fitting.demands import (
 from fernbell.core.formulas import Lines, Mix
 
 Vector = NDArray[np.float64]
+
+STEP = 1e-3
+"""How far a line is moved to see what follows, as a share of its unit."""
 
 AMOUNTS_COUNT = 100.0
 """How many times more than a figure an amount counts that was asked for."""
@@ -121,7 +123,7 @@ def excess_of(rows: tuple[Row, ...], mix: Mix) -> Vector:
 
 
 def slopes_of(rows: tuple[Row, ...], lines: Lines, masses_g: Vector, units_g: Vector) -> Vector:
-    """How the rows change with each line; differences of a thousandth of its unit.
+    """How the rows change with each line; differences of a small step.
 
     Args:
         rows: shape (m,) [Row].
@@ -137,13 +139,6 @@ def slopes_of(rows: tuple[Row, ...], lines: Lines, masses_g: Vector, units_g: Ve
     """
     now = excess_of(rows, lines.mix(masses_g))
     slopes = np.empty((len(rows), len(masses_g)))
-    for i, unit in enumerate(units_g):
-        moved = masses_g.copy()
-        step = 1e-3 * unit
-        moved[i] += step
-        try:
-            slopes[:, i] = (excess_of(rows, lines.mix(moved)) - now) / 1e-3
-        except CoreError:
-            moved[i] = max(masses_g[i] - step, 0.0)
-            slopes[:, i] = (now - excess_of(rows, lines.mix(moved))) / 1e-3
+    for i, mix in enumerate(lines.beside(masses_g, STEP * units_g)):
+        slopes[:, i] = (excess_of(rows, mix) - now) / STEP
     return slopes

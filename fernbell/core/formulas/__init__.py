@@ -19,7 +19,7 @@ from fernbell.core.formulas.composition import Composition, compose, settled
 from fernbell.core.formulas.contents import content, contents
 from fernbell.core.formulas.cooking import Cooking, dissolved
 from fernbell.core.formulas.eggs import EggAccount, Leftover, egg_account, whole_factor
-from fernbell.core.formulas.figures import FIGURES, Figure, Lines, Mix, lines_of, ratio
+from fernbell.core.formulas.figures import FIGURES, Figure, Lines, Mix, ratio
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
 from fernbell.core.formulas.kinds import usual_kind, usual_rule
@@ -105,7 +105,6 @@ __all__ = [
     "finished_share",
     "fold",
     "line_working",
-    "lines_of",
     "overrun_percent",
     "percent_workings",
     "ratio",

@@ -9,13 +9,13 @@ from fernbell.core.formulas.bringing import Brings, brings
 from fernbell.core.formulas.composition import Composition, compose
 from fernbell.core.formulas.contents import contents
 from fernbell.core.formulas.eggs import EggAccount, egg_account
-from fernbell.core.formulas.figures import Figure, Lines, lines_of
+from fernbell.core.formulas.figures import Figure, Lines, Mix
 from fernbell.core.formulas.gauge import Gauge, Section, Window
 from fernbell.core.formulas.judging import BAKED, Judged, judge_formula
 from fernbell.core.formulas.labels import Declared, costs, declared, energy
 from fernbell.core.formulas.method import Step
 from fernbell.core.formulas.readings import FormulaReading, read_formulas
-from fernbell.core.formulas.setting import coating_firms, setting
+from fernbell.core.formulas.setting import setting
 from fernbell.core.formulas.sweetness import sweetness
 from fernbell.core.formulas.waters import waters
 from fernbell.core.formulas.windows import windows_of
@@ -70,19 +70,18 @@ def characterize(
     """
     readings = read_formulas(book, [key])
     made = compose(book, [key], altitude_m=altitude_m)
-    own = made[key]
+    own, lines = made[key], Lines(book, book.formula(key), made, altitude_m)
     gauges: tuple[Gauge, ...] = ()
     if own.mass_g > 0:
-        coating = coating_firms(book, book.formula(key))
+        mix = Mix(lines, tuple(one.mass_g for one in lines.formula.lines), own)
         cost = costs(book, readings, currency)[key]
-        gauges = _gauges(own, kind, coating, cost, altitude_m)
-        gauges += _more(lines_of(book, book.formula(key), made, altitude_m), figures, gauges)
+        gauges = _gauges(own, kind, mix.coating_g, cost, altitude_m)
+        gauges += _more(mix, figures, gauges)
         gauges = _windowed(gauges, windows_of(kind) if windows is None else windows)
     judged = judge_formula(
         book, book.formula(key), kind, gauges, made, steps, altitude_m=altitude_m
     )
     formula = readings[key].formula
-    lines = lines_of(book, book.formula(key), made, altitude_m)
     return Character(
         readings[key],
         own,
@@ -112,16 +111,16 @@ def _gauges(
     )
 
 
-def _more(lines: Lines, figures: tuple[Figure, ...], there: tuple[Gauge, ...]) -> tuple[Gauge, ...]:
+def _more(mix: Mix, figures: tuple[Figure, ...], there: tuple[Gauge, ...]) -> tuple[Gauge, ...]:
     """Readings of figures that are not there yet."""
     codes = {one.code for one in there}
-    return tuple(_gauge(lines, one) for one in figures if one.code not in codes)
+    return tuple(_gauge(mix, one) for one in figures if one.code not in codes)
 
 
-def _gauge(lines: Lines, figure: Figure) -> Gauge:
+def _gauge(mix: Mix, figure: Figure) -> Gauge:
     named = (figure.code, figure.name, Section.DOES)
     try:
-        working = figure.working(lines.mix())
+        working = figure.working(mix)
     except CoreError as error:
         return Gauge(*named, None, figure.source, refusal=str(error))
     return Gauge(*named, working, figure.source)

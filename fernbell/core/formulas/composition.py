@@ -1,6 +1,6 @@
 """What a formula is made of, from what goes into it: mass is conserved component by component."""
 
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from functools import lru_cache
 
@@ -124,13 +124,19 @@ class Raw:
         return replace(self, batch_g=self.batch_g + mass_g, grams=grams, kinds=kinds)
 
 
-def gather(book: Book, formula: Formula, made: Mapping[str, Composition]) -> Raw:
+def gather(
+    book: Book,
+    formula: Formula,
+    made: Mapping[str, Composition],
+    masses_g: Sequence[float] | None = None,
+) -> Raw:
     """Put the lines of a formula together.
 
     Args:
         book: where ingredients are looked up [Book].
         formula: the formula [Formula].
         made: compositions of what is nested in it [g].
+        masses_g: in place of the grams of its lines, shape (n,) [g].
     Returns:
         the batch before cooking [g].
     Raises:
@@ -143,8 +149,8 @@ def gather(book: Book, formula: Formula, made: Mapping[str, Composition]) -> Raw
     unknown: dict[str, dict[str, None]] = {}
     overcooked: dict[str, None] = {}
     batch = 0.0
-    for line in formula.lines:
-        mass = line.mass_g
+    for at, line in enumerate(formula.lines):
+        mass = line.mass_g if masses_g is None else masses_g[at]
         if not mass or line.strained:
             continue
         batch += mass

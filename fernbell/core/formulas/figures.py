@@ -1,14 +1,15 @@
 """Figures of a formula as bare numbers, for solving: what is divided by what."""
 
-from collections.abc import Callable, Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 from fernbell.core.errors import CoreError, check_range
-from fernbell.core.formulas.book import Book, Formula
-from fernbell.core.formulas.composition import Composition, Raw, cooked, gather, shares_of
+from fernbell.core.formulas.book import Book, Formula, Line
+from fernbell.core.formulas.composition import Composition, cooked, gather, shares_of
 from fernbell.core.formulas.contents import READINGS
 from fernbell.core.formulas.cooking import SOLUBLE, SOLUBLE_KINDS, dissolved
-from fernbell.core.formulas.setting import coating_firms, gelatin_g
+from fernbell.core.formulas.setting import coating_share, gelatin_g
 from fernbell.core.formulas.sweetness import SWEET_PARTS, sweet_terms
 from fernbell.core.heat import Solution, boils_at, water_activity
 from fernbell.core.pantry import FATS, Role, School, role_by, role_of
@@ -21,16 +22,68 @@ HOLD_SOURCE = (
 GELATIN_SLICES, COCOA_SLICES = 1.6, 20.0
 
 
-@dataclass(frozen=True, slots=True)
-class Mix:
-    """A formula at some grams of its lines: what a figure is read from."""
+@dataclass(frozen=True)
+class Lines:
+    """The lines of a formula, ready to be weighed otherwise; `made` is what is nested in it."""
 
     book: Book
     formula: Formula
-    masses_g: tuple[float, ...]
-    roles: tuple[Role, ...]
-    own: Composition
+    made: Mapping[str, Composition]
     altitude_m: float = 0.0
+
+    @cached_property
+    def roles(self) -> tuple[Role, ...]:
+        """What each line does in it."""
+        return tuple(self._role(line) for line in self.formula.lines)
+
+    @cached_property
+    def coatings(self) -> tuple[float, ...]:
+        """What a gram of each line firms as compound, beside its cocoa."""
+        return tuple(coating_share(self.book, line) for line in self.formula.lines)
+
+    def _role(self, line: Line) -> Role:
+        if line.ingredient is not None:
+            return role_of(self.book.ingredient(line.ingredient))
+        shares = shares_of(self.book, line, self.made)
+        return role_by({name: 100 * own for name, own in shares.known})
+
+    def mix(self, masses_g: Iterable[float] | None = None) -> "Mix":
+        """The formula at these grams, or at its own; negative grams are refused."""
+        masses = tuple(line.mass_g for line in self.formula.lines)
+        if masses_g is not None:
+            masses = tuple(float(one) for one in masses_g)
+            for one in masses:
+                check_range("mass_g", one)
+        raw = gather(self.book, self.formula, self.made, masses)
+        return Mix(self, masses, cooked(self.formula, raw, self.altitude_m))
+
+    def beside(self, masses_g: Iterable[float], steps_g: Iterable[float]) -> Iterator["Mix"]:
+        """The formula at these grams with one line after the other a step heavier."""
+        masses = tuple(float(one) for one in masses_g)
+        raw = gather(self.book, self.formula, self.made, masses)
+        for at, (line, step) in enumerate(zip(self.formula.lines, steps_g, strict=True)):
+            more = raw
+            if not line.strained:
+                more = raw.more(shares_of(self.book, line, self.made), step)
+            moved = (*masses[:at], masses[at] + step, *masses[at + 1 :])
+            yield Mix(self, moved, cooked(self.formula, more, self.altitude_m))
+
+    def weighed(self, masses_g: Iterable[float]) -> Formula:
+        """The formula with these grams on its lines."""
+        pairs = zip(self.formula.lines, masses_g, strict=True)
+        lines = tuple(
+            line if line.mass_g == own else replace(line, mass_g=own) for line, own in pairs
+        )
+        return replace(self.formula, lines=lines)
+
+
+@dataclass(frozen=True, slots=True)
+class Mix:
+    """The lines of a formula put together at some grams: what a figure is read from."""
+
+    lines: Lines
+    masses_g: tuple[float, ...]
+    own: Composition
 
     def grams(self, *parts: str) -> float:
         """Grams of components after cooking; refused while one is unknown or nothing is there."""
@@ -42,12 +95,18 @@ class Mix:
     def of(self, roles: Iterable[Role]) -> float:
         """Grams of the lines that are of these roles, as weighed."""
         wanted = tuple(roles)
-        return sum(g for g, role in zip(self.masses_g, self.roles, strict=True) if role in wanted)
+        pairs = zip(self.masses_g, self.lines.roles, strict=True)
+        return sum(g for g, role in pairs if role in wanted)
+
+    @property
+    def coating_g(self) -> float:
+        """What compound firms beside its cocoa."""
+        return sum(g * c for g, c in zip(self.masses_g, self.lines.coatings, strict=True))
 
     @property
     def finished_g(self) -> float:
         """What arrives."""
-        losses = self.formula.losses
+        losses = self.lines.formula.losses
         return self.own.mass_g * (1 - (losses.pan_percent + losses.tasting_percent) / 100)
 
 
@@ -88,7 +147,7 @@ class Figure:
             rule = f"{self.top_name} / {self.bottom_name}"
             arithmetic = f"{factor}{figure_text(top)} / {figure_text(bottom)} = "
             arithmetic += f"{figure_text(value)} {self.unit}".strip()
-        named = f"{self.name} of {mix.formula.name}"
+        named = f"{self.name} of {mix.lines.formula.name}"
         return Working(named, value, self.unit, given, rule, arithmetic, self.source)
 
 
@@ -129,11 +188,11 @@ def _solution(mix: Mix) -> Solution:
 def _boils(mix: Mix) -> float:
     own = _solution(mix)
     sugars = tuple(one for one in own.dissolved if one[0].name != "alcohol")
-    return boils_at(Solution(own.water_g, sugars), mix.altitude_m)
+    return boils_at(Solution(own.water_g, sugars), mix.lines.altitude_m)
 
 
 def _held(mix: Mix) -> float:
-    cocoa = mix.grams("cocoa_butter", "cocoa_solids") + coating_firms(mix.book, mix.formula)
+    cocoa = mix.grams("cocoa_butter", "cocoa_solids") + mix.coating_g
     by_cocoa = 100 * cocoa / mix.own.mass_g / COCOA_SLICES
     gelatin = _gelatin(mix)
     water = mix.grams("water") if gelatin else 1.0
@@ -141,13 +200,13 @@ def _held(mix: Mix) -> float:
 
 
 def _cost(mix: Mix) -> float:
-    total = 0.0
-    for line, grams in zip(mix.formula.lines, mix.masses_g, strict=True):
+    total, book = 0.0, mix.lines.book
+    for line, grams in zip(mix.lines.formula.lines, mix.masses_g, strict=True):
         price = None
         if line.ingredient is not None:
-            price = mix.book.ingredient(line.ingredient).price_per_kg
+            price = book.ingredient(line.ingredient).price_per_kg
         if price is None and grams:
-            name = mix.book.line_name(line)
+            name = book.line_name(line)
             raise CoreError("price", f"unknown for {name}", "entered in the pantry")
         total += grams * (price or 0.0) / 1000
     return total
@@ -193,9 +252,7 @@ _FIGURES = (
         "set-number",
         "Set number",
         "",
-        lambda mix: (
-            mix.grams("cocoa_butter", "cocoa_solids") + coating_firms(mix.book, mix.formula)
-        ),
+        lambda mix: mix.grams("cocoa_butter", "cocoa_solids") + mix.coating_g,
         lambda mix: mix.grams("water"),
         "cocoa butter and dry cocoa",
         "water",
@@ -278,65 +335,3 @@ def ratio(
 
 def _words(roles: tuple[Role, ...]) -> str:
     return " and ".join(dict.fromkeys(roles))
-
-
-@dataclass(frozen=True)
-class Lines:
-    """The lines of a formula, ready to be weighed otherwise: shares of each, its role."""
-
-    book: Book
-    formula: Formula
-    made: Mapping[str, Composition]
-    altitude_m: float
-    roles: tuple[Role, ...]
-
-    def mix(self, masses_g: Iterable[float] | None = None) -> Mix:
-        """The formula at these grams, or at its own; negative grams are refused."""
-        masses = tuple(line.mass_g for line in self.formula.lines)
-        if masses_g is not None:
-            masses = tuple(float(one) for one in masses_g)
-            for one in masses:
-                check_range("mass_g", one)
-        formula = self.weighed(masses)
-        own = cooked(formula, gather(self.book, formula, self.made), self.altitude_m)
-        return Mix(self.book, formula, masses, self.roles, own, self.altitude_m)
-
-    def weighed(self, masses_g: Iterable[float]) -> Formula:
-        """The formula with these grams on its lines."""
-        pairs = zip(self.formula.lines, masses_g, strict=True)
-        lines = tuple(
-            line if line.mass_g == own else replace(line, mass_g=own) for line, own in pairs
-        )
-        return replace(self.formula, lines=lines)
-
-    def raw(self, formula: Formula) -> Raw:
-        """Its batch before it is cooked."""
-        return gather(self.book, formula, self.made)
-
-
-def lines_of(
-    book: Book, formula: Formula, made: Mapping[str, Composition], altitude_m: float = 0.0
-) -> Lines:
-    """Make the lines of a formula ready to be weighed otherwise.
-
-    Args:
-        book: where they are looked up [Book].
-        formula: whose lines [Formula].
-        made: compositions of what is nested in it [g].
-        altitude_m: height of the kitchen above the sea [m].
-    Returns:
-        its lines with their roles [Lines].
-    Raises:
-        UnknownKey: a line points at nothing.
-    Source:
-        definition.
-    """
-
-    def role(at: int) -> Role:
-        line = formula.lines[at]
-        if line.ingredient is not None:
-            return role_of(book.ingredient(line.ingredient))
-        return role_by({name: 100 * own for name, own in shares_of(book, line, made).known})
-
-    roles = tuple(role(at) for at in range(len(formula.lines)))
-    return Lines(book, formula, made, altitude_m, roles)

@@ -9,7 +9,7 @@ from scipy.optimize import brentq
 from fernbell.core.errors import CoreError
 from fernbell.core.formulas.book import Book, CookedTo, Formula, Line, Losses, Until
 from fernbell.core.formulas.composition import Composition, Raw, cooked, shares_of
-from fernbell.core.formulas.figures import FIGURES, lines_of
+from fernbell.core.formulas.figures import FIGURES, Lines, Mix
 from fernbell.core.formulas.gauge import Gauge, Verdict
 from fernbell.core.formulas.sheets import FORMULA_STEP_G
 from fernbell.core.heat import CARAMEL_FROM_C
@@ -89,12 +89,12 @@ def mend(
     target = edge * (1 + INSIDE if below else 1 - INSIDE)
     figure = FIGURES[gauge.code]
 
-    lines = lines_of(book, formula, made, altitude_m)
+    lines = Lines(book, formula, made, altitude_m)
 
     def cooked_as(losses: Losses) -> float:
-        cooking = replace(formula, losses=losses)
-        own = cooked(cooking, raw, altitude_m)
-        return figure.value(replace(lines.mix(), formula=cooking, own=own))
+        other = replace(lines, formula=replace(formula, losses=losses))
+        own = cooked(other.formula, raw, altitude_m)
+        return figure.value(Mix(other, tuple(one.mass_g for one in formula.lines), own))
 
     def weighed_as(at: int, mass_g: float) -> float:
         masses = [one.mass_g for one in formula.lines]

@@ -1,6 +1,6 @@
 """What makes a formula firm: gelatin by two schools, and the set number of a ganache."""
 
-from fernbell.core.formulas.book import Book, Formula
+from fernbell.core.formulas.book import Book, Line
 from fernbell.core.formulas.composition import Composition
 from fernbell.core.formulas.gauge import Gauge, Section
 from fernbell.core.pantry import (
@@ -30,7 +30,7 @@ def setting(made: Composition, coating_g: float = 0.0) -> tuple[Gauge, ...]:
 
     Args:
         made: grams of each component [g].
-        coating_g: what compound coating firms beside its cocoa, see `coating_firms` [g].
+        coating_g: what compound coating firms beside its cocoa, see `coating_share` [g].
     Returns:
         readings; none where nothing of it sets [%, 1].
     Source:
@@ -76,27 +76,25 @@ def gelatin_g(made: Composition, school: School) -> float:
     return sum(gelatin_as(own, bloom, REFERENCE_BLOOM, school) for bloom, own in _sold(made))
 
 
-def coating_firms(book: Book, formula: Formula) -> float:
-    """What the compound coating of a formula firms beside the cocoa in it.
+def coating_share(book: Book, line: Line) -> float:
+    """What a gram of a line firms as compound coating, beside the cocoa in it.
 
     Args:
-        book: where its lines are looked up [Book].
-        formula: the formula; what is nested in it is not looked through [Formula].
+        book: where it is looked up [Book].
+        line: the line; what is nested is not looked through [Line].
     Returns:
-        grams that count like cocoa butter and dry cocoa [g].
+        grams that count like cocoa butter and dry cocoa; 0 for anything else [1].
     Source:
         common practice: the cream compound takes for a drip, beside couverture.
     """
-    total = 0.0
-    for line in formula.lines:
-        if line.ingredient is None or line.strained:
-            continue
-        ingredient = book.ingredient(line.ingredient)
-        coating = coating_of(ingredient)
-        if coating is not None and ingredient.make_up is not None:
-            cocoa = (ingredient.make_up.cocoa_butter or 0) + (ingredient.make_up.cocoa_solids or 0)
-            total += line.mass_g * (COATINGS_FIRM[coating] - cocoa / 100)
-    return total
+    if line.ingredient is None or line.strained:
+        return 0.0
+    ingredient = book.ingredient(line.ingredient)
+    coating = coating_of(ingredient)
+    if coating is None or ingredient.make_up is None:
+        return 0.0
+    cocoa = (ingredient.make_up.cocoa_butter or 0) + (ingredient.make_up.cocoa_solids or 0)
+    return COATINGS_FIRM[coating] - cocoa / 100
 
 
 def _sold(made: Composition) -> list[tuple[float, float]]:
