@@ -69,6 +69,77 @@ def compare(page: Page) -> None:
     page.wait_for_timeout(400)
 
 
+def _formula(page: Page, name: str) -> None:
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("complementary").get_by_role("link", name=name).click()
+    page.get_by_role("slider").wait_for()
+    page.wait_for_timeout(600)
+
+
+def _choose(page: Page, field: str, name: str) -> None:
+    page.get_by_role("dialog").get_by_role("combobox", name=field).fill(name)
+    page.locator(".ant-select-item-option-active").get_by_text(name).wait_for()
+    page.keyboard.press("Enter")
+
+
+def ganache(page: Page) -> None:
+    """A ganache on its dial."""
+    _formula(page, "Dark ganache")
+
+
+def swap(page: Page) -> None:
+    """Milk couverture for dark, straight and rebalanced."""
+    _formula(page, "Dark ganache")
+    page.get_by_role("button", name="with Couverture").click()
+    _choose(page, "Comes", "Couverture, milk 38 %")
+    page.get_by_text("Take rebalanced").wait_for()
+    page.wait_for_timeout(400)
+
+
+def fit(page: Page) -> None:
+    """A fit that cannot be had, and what conflicts."""
+    _formula(page, "Dark ganache")
+    page.get_by_role("button", name="Fit to").click()
+    asked = page.get_by_role("region", name="What is asked")
+    asked.get_by_role("button", name="a reading").click()
+    asked.get_by_role("combobox", name="figure").last.fill("Water activity")
+    page.locator(".ant-select-item-option-active").get_by_text("Water activity").wait_for()
+    page.keyboard.press("Enter")
+    asked.get_by_label("at most").last.fill("0.8")
+    asked.get_by_role("button", name="a reading").click()
+    asked.get_by_role("combobox", name="figure").last.fill("Sweetness")
+    page.locator(".ant-select-item-option-active").get_by_text("Sweetness").wait_for()
+    page.keyboard.press("Enter")
+    asked.get_by_label("at most").last.fill("15")
+    asked.get_by_label("at most").last.press("Enter")
+    asked.get_by_role("button", name="Find the nearest").click()
+    page.get_by_role("region", name="What was found").wait_for()
+    page.wait_for_timeout(400)
+
+
+def set_new(page: Page) -> None:
+    """A formula from nothing."""
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("button", name="Set one for its job").click()
+    page.get_by_role("button", name="Write it down").wait_for()
+    page.wait_for_timeout(600)
+
+
+def caramel(page: Page) -> None:
+    """A caramel by its temperature."""
+    _formula(page, "Salted honey caramel")
+
+
+def mousse(page: Page) -> None:
+    """A mousse with too little gelatin, what it will not do, and the remedy."""
+    _formula(page, "White chocolate mousse")
+    gelatin = page.get_by_label("Grams of Gelatin powder, 200 bloom")
+    gelatin.fill("1")
+    gelatin.press("Enter")
+    page.get_by_text("too soft").wait_for()
+    page.wait_for_timeout(600)
+
+
 def pantry(page: Page) -> None:
     """An ingredient open."""
     page.get_by_role("link", name="Pantry").click()
@@ -129,6 +200,12 @@ VIEWS: tuple[Callable[[Page], None], ...] = (
     building,
     pasting,
     keys,
+    ganache,
+    swap,
+    fit,
+    set_new,
+    caramel,
+    mousse,
     remedy,
     compare,
     sizes,

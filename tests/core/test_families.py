@@ -29,14 +29,18 @@ from fernbell.core.families import (
     windows_for,
 )
 from fernbell.core.formulas import (
+    FIGURES,
     Book,
     Formula,
+    Line,
     Lines,
+    Losses,
     Verdict,
     characterize,
     compose,
     settled,
 )
+from fernbell.core.heat import sucrose_at
 from fernbell.core.pantry import ChocolateKind, Ingredient, Role, role_of
 from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.formulas import FORMULAS
@@ -376,3 +380,69 @@ def test_drips_are_counted_and_weighed() -> None:
         drips(10, 40, 1.13)
     with pytest.raises(OutOfRange):
         drips(500, 40, 1.13, spacing_mm=0)
+
+
+@pytest.mark.parametrize(
+    ("celsius", "minutes", "safe"),
+    [
+        (71, None, True),
+        (70.9, None, False),
+        (63.3, 3.5, True),
+        (63.3, 3.4, False),
+        (62.2, 6.2, True),
+    ],
+)
+def test_egg_is_safe_when_hot_or_held(celsius: float, minutes: float | None, *, safe: bool) -> None:
+    """71 °C at once, or a pasteurization pair of 9 CFR 590.570; both from memory."""
+    family, job = job_named("custard.anglaise")
+    made = propose(family, job, Wish({}), PANTRY)
+    steps = tuple(
+        replace(one, temperature_c=celsius, minutes=minutes)
+        if one.stage == "cook"
+        else replace(one, temperature_c=None)
+        for one in made.steps
+    )
+    own = characterize(Book(PANTRY, (made.formula,)), "draft", "custard", steps)
+    said = {one.finding.code for one in own.judged}
+    assert ("raw-egg" not in said) is safe
+
+
+def test_a_syrup_of_30_baume_is_about_56_brix() -> None:
+    """30 °Bé is a gravity of 145 / 115 = 1.261 and about 55.6 °Bx; tables, from memory."""
+    lines = proposed("syrup.soak", without=("spirit",), dial=55.6)
+    aside = asides("syrup", lines, ())[0]
+    assert aside.working is not None
+    assert aside.working.value == pytest.approx(30, abs=0.25)
+
+
+def test_a_whipped_ganache_tells_its_cold_cream_and_a_caramel_its_color() -> None:
+    lines = proposed("ganache.whip")
+    told = {one.name: one for one in asides("ganache", lines, ())}
+    assert told["Cold cream"].working is not None
+    assert 0.9 <= told["Cold cream"].working.value <= 1.3
+    assert "Cold cream" not in {
+        one.name for one in asides("ganache", proposed("ganache.slice"), ())
+    }
+    family, job = job_named("caramel.fill")
+    steps = propose(family, job, Wish({}), PANTRY).steps
+    assert asides("caramel", proposed("caramel.fill"), steps)[0].says == "amber"
+    darker = tuple(replace(one, temperature_c=180) for one in steps)
+    assert "bitter" in asides("caramel", proposed("caramel.fill"), darker)[0].says
+
+
+@pytest.mark.parametrize("celsius", [104, 108, 112, 119, 125, 132])
+def test_sugar_alone_boiled_to_the_caramels_temperatures_keeps_the_water_of_the_curve(
+    celsius: float,
+) -> None:
+    """The same curve whose rows stand in cases.json (S-P); here through a dial that is turned."""
+    sugar, water = BY_KEY["sugar"], BY_KEY["water"]
+    formula = Formula(
+        "f",
+        "Syrup",
+        (Line("s", 200, "sugar"), Line("w", 200, "water")),
+        losses=Losses(pan_percent=0),
+    )
+    lines = lines_for(formula, (sugar, water))
+    there = replace(lines, formula=turn(job_named("caramel.fill")[1].dial, lines, celsius))
+    left = FIGURES["water"].value(there.mix())
+    assert 100 - left == pytest.approx(sucrose_at(celsius), abs=0.05)

@@ -7,6 +7,7 @@ from fernbell.core.families.aside import Aside
 from fernbell.core.families.folding import folding
 from fernbell.core.families.holding import holding
 from fernbell.core.formulas import FIGURES, Lines, Step
+from fernbell.core.heat import baume_of, gravity_of
 from fernbell.core.pantry import LIQUIDS, Role, cup_density
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
@@ -80,6 +81,33 @@ def _ratio(name: str, top: float, bottom: float, unit: str) -> Aside:
     return Aside(name, f"{value:.2f} : 1 liquid", working)
 
 
+def cold_cream(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """The cold cream of a whipped ganache beside its base, about one to one.
+
+    Args:
+        lines: the formula [Lines].
+        steps: not asked [Step].
+    Returns:
+        an aside; none where no cream is beaten up [Aside].
+    Source:
+        common practice.
+    """
+    trios = list(zip(lines.formula.lines, lines.roles, lines.mix().masses_g, strict=True))
+    cold = sum(g for line, role, g in trios if role is Role.CREAM and line.overrun_percent)
+    base = sum(g for _, _, g in trios) - cold
+    if cold and base:
+        working = Working(
+            "Cold cream for each part of base",
+            cold / base,
+            "",
+            (Given("cold cream", cold, "g"), Given("base", base, "g")),
+            "cold cream / base",
+            f"{figure_text(cold)} / {figure_text(base)} = {figure_text(cold / base)}",
+            COMMON_PRACTICE,
+        )
+        yield Aside("Cold cream", f"{cold / base:.2f} : 1 base", working)
+
+
 KEEPS = (
     (0.95, "2-3 days cold"),
     (0.90, "about 5 days cold"),
@@ -108,6 +136,62 @@ def keeps(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
     working = FIGURES["water-activity"].working(lines.mix())
     says = next(words for least, words in KEEPS if working.value >= least)
     yield Aside("Keeps, usually", says, working)
+
+
+COLORS = (
+    (185.0, "black: burnt, start again"),
+    (176.0, "dark, bitter"),
+    (164.0, "amber"),
+    (155.0, "gold"),
+    (145.0, "pale straw"),
+    (0.0, "no color yet"),
+)
+"""Color of sugar by its temperature from there on [°C]; common practice."""
+
+
+def color(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """How dark the sugar is, by the temperature of the step that colors it.
+
+    Args:
+        lines: not asked [Lines].
+        steps: its method, shape (n,) [Step].
+    Returns:
+        an aside; none where no step is named caramel or has a temperature [Aside].
+    Source:
+        common practice.
+    """
+    hot = next((one.temperature_c for one in steps if one.stage == "caramel"), None)
+    if hot is not None:
+        yield Aside("Color", next(words for least, words in COLORS if hot >= least))
+
+
+def baume(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """The strength of a syrup on a Baumé hydrometer.
+
+    Args:
+        lines: the formula [Lines].
+        steps: not asked [Step].
+    Returns:
+        an aside [Aside].
+    Raises:
+        CoreError: its Brix cannot be read.
+    Source:
+        Baumé = 145 - 145 / gravity (20/20 °C); sugars count as sucrose.
+    """
+    brix = FIGURES["brix"].working(lines.mix())
+    degrees = baume_of(brix.value)
+    gravity = gravity_of(degrees)
+    working = Working(
+        "Baumé",
+        degrees,
+        "°Bé",
+        (Given("Brix", brix.value, "°Bx"), Given("gravity 20/20", gravity, "")),
+        "145 − 145 / gravity",
+        f"145 − 145 / {figure_text(gravity)} = {figure_text(degrees)} °Bé",
+        "ICUMSA density of sucrose syrups; other sugars count as sucrose",
+        (brix,),
+    )
+    yield Aside("On the hydrometer", f"{degrees:.1f} °Bé", working)
 
 
 POT_TIMES = 4.0
@@ -161,8 +245,9 @@ def folds(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
 
 Ask = Callable[[Lines, tuple[Step, ...]], Iterator[Aside]]
 _BY_KIND: Mapping[str, tuple[Ask, ...]] = {
-    "ganache": (ratios, keeps),
-    "caramel": (pot, keeps),
+    "ganache": (ratios, cold_cream, keeps),
+    "caramel": (color, pot, keeps),
+    "syrup": (baume,),
     "mousse": (holding, folds),
     "cream": (folds,),
 }

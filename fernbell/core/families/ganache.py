@@ -135,7 +135,10 @@ GANACHE = Family(
                 _CHOCOLATE,
                 _cream(120),
                 _GLUCOSE,
-                Part("cream", 320, "cold", "cold, stirred in at the end: the part that whips"),
+                Part(
+                    *("cream", 320, "cold", "cold, stirred in at the end: the part that whips"),
+                    overrun_percent=60,
+                ),
             ),
             (
                 _MELT,

@@ -13,6 +13,10 @@ from fernbell.core.pantry import ChocolateKind
 from fernbell.core.working import COMMON_PRACTICE, figure_text
 
 EGG_SAFE_C = 71.0
+PASTEURIZES = ((63.3, 3.5), (62.2, 6.2))
+"""Held so hot for so long egg counts as pasteurized [°C, min]: the pairs of sugared yolk, the
+strictest of those for egg without salt; 9 CFR 590.570, 146 °F and 144 °F, from memory."""
+
 _FSIS = (
     "USDA FSIS: egg dishes to 71 °C; 9 CFR 590.570 for pasteurized egg; both from memory. Local "
     "codes and the kitchen's own food-safety plan go first"
@@ -157,11 +161,17 @@ def _chocolates(book: Book, formula: Formula, kind: str) -> Iterator[Judged]:
     )
 
 
-def _hottest_from(stage: str, steps: tuple[Step, ...]) -> float:
-    """The hottest step from the one a line goes in at; of all where that is not said."""
+def _is_heated(stage: str, steps: tuple[Step, ...]) -> bool:
+    """Whether a step from the one a line goes in at makes it safe; any, where that is not said."""
     first = next((place for place, one in enumerate(steps) if stage and one.stage == stage), 0)
-    known = (one.temperature_c for one in steps[first:] if one.temperature_c is not None)
-    return max(known, default=0.0)
+    return any(_makes_safe(one) for one in steps[first:])
+
+
+def _makes_safe(step: Step) -> bool:
+    hot, minutes = step.temperature_c, step.minutes or 0.0
+    if hot is None:
+        return False
+    return hot >= EGG_SAFE_C or any(hot >= c and minutes >= held for c, held in PASTEURIZES)
 
 
 def _raw_egg(book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]) -> Iterator[Judged]:
@@ -169,7 +179,7 @@ def _raw_egg(book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]) -
         book.line_name(line)
         for line in formula.lines
         if line.ingredient and "eggs" in (book.ingredient(line.ingredient).allergens or ())
-        if _hottest_from(line.stage, steps) < EGG_SAFE_C
+        if not _is_heated(line.stage, steps)
     ]
     if not eggs or kind in BAKED:
         return
@@ -179,7 +189,8 @@ def _raw_egg(book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]) -
             severity=Severity.NOTE,
             message=f"No step heats the {' and '.join(eggs).lower()} to {EGG_SAFE_C:g} °C.",
             why="Raw or lightly cooked egg may carry salmonella.",
-            remedy="Use pasteurized egg, or write the temperature into the step that cooks it.",
+            remedy="Use pasteurized egg, or write the temperature into the step that cooks it; "
+            f"{PASTEURIZES[0][0]:g} °C held {PASTEURIZES[0][1]:g} min counts too.",
             source=_FSIS,
             formula=formula.key,
         )

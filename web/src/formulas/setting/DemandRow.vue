@@ -19,15 +19,18 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [change: Partial<Typed>]; remove: [] }>()
 const options = computed(() => [
   ...(props.dial ? [{ value: 'dial', label: `${props.dial.name} (the dial)` }] : []),
-  ...props.figures.map((one) => ({ value: one.code, label: one.name })),
+  ...props.figures.map(({ code, name, unit }) => ({
+    value: code,
+    label: unit.length > 3 ? `${name}, ${unit}` : name,
+  })),
 ])
-const unit = computed(() =>
-  props.demand.kind === 'proportion'
-    ? ''
-    : props.demand.figure === 'dial'
-      ? (props.dial?.unit ?? '')
-      : (props.figures.find((one) => one.code === props.demand.figure)?.unit ?? ''),
-)
+/** Only a short unit fits beside two numbers; what sweetness is of is said in its name. */
+const unit = computed(() => {
+  const { kind, figure } = props.demand
+  if (kind !== 'reads') return ''
+  const own = figure === 'dial' ? props.dial : props.figures.find((one) => one.code === figure)
+  return own && own.unit.length <= 3 ? own.unit : ''
+})
 const WORDS: Record<Typed['kind'], string> = {
   reads: 'Reading',
   finished: 'Arrives',
