@@ -5,16 +5,13 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
 import { api, Problem, take } from '../api/client'
-import { useRows } from '../api/shelves'
 import type { DessertSwap } from '../api/types'
+import SwapChoice from '../formulas/setting/SwapChoice.vue'
 import SwapPairs from '../formulas/setting/SwapPairs.vue'
-import ChoiceField from '../kit/ChoiceField.vue'
-import { fitsOption } from '../kit/search'
 
 const props = defineProps<{ id: string; name: string }>()
 const emit = defineEmits<{ close: [] }>()
 const client = useQueryClient()
-const { rows: ingredients } = useRows('ingredients')
 const old = ref<string | undefined>(undefined)
 const comes = ref<string | undefined>(undefined)
 const refusal = ref('')
@@ -27,11 +24,6 @@ const used = useQuery({
 })
 const goes = computed(() =>
   (used.data.value ?? []).map((one) => ({ value: one.id, label: one.name })),
-)
-const options = computed(() =>
-  ingredients.value
-    .filter((one) => one.id !== old.value)
-    .map((one) => ({ value: one.id, label: one.name })),
 )
 const pair = computed(() =>
   old.value && comes.value ? { old: old.value, new: comes.value } : null,
@@ -86,28 +78,7 @@ async function takeIt(way: 'straight' | 'rebalanced') {
         Changed: {{ changed.join(', ') }}. Each has a revision to go back to.
       </p>
       <template v-else>
-        <div class="asked">
-          <label>
-            <span class="eyebrow">Goes</span>
-            <ChoiceField
-              v-model:value="old"
-              :options="goes"
-              placeholder="what it is made of"
-              show-search
-              :filter-option="fitsOption"
-            />
-          </label>
-          <label>
-            <span class="eyebrow">Comes</span>
-            <ChoiceField
-              v-model:value="comes"
-              :options="options"
-              placeholder="type a word of it"
-              show-search
-              :filter-option="fitsOption"
-            />
-          </label>
-        </div>
+        <SwapChoice v-model:old="old" v-model:comes="comes" :goes="goes" />
         <p v-if="weighed.error.value" class="wrong" role="alert">
           {{ weighed.error.value.message }}
         </p>
@@ -142,17 +113,6 @@ async function takeIt(way: 'straight' | 'rebalanced') {
 section {
   display: grid;
   gap: 12px;
-}
-
-.asked {
-  display: grid;
-  gap: 12px;
-  grid-template-columns: 1fr 1fr;
-}
-
-.asked label {
-  display: grid;
-  gap: 2px;
 }
 
 .ends {

@@ -214,7 +214,8 @@ function rename() {
         />
         <div v-if="job && family" class="foot">
           <RescuePanel :family="family" :job="job" />
-          <OtherChocolates :id="shown" :entry="entry" />
+          <!-- As saved: it need not follow the dial under the hand. -->
+          <OtherChocolates :id="shown" :entry="formula.base.value ?? entry" />
         </div>
         <RevisionsPanel
           :id="shown"

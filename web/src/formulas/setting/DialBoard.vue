@@ -41,14 +41,14 @@ const share = (i: number) => i / Math.max(1, bands.value.length - 1)
 const isDark = (i: number) => share(i) > 0.55
 const shade = (i: number) => `${isDark(i) ? 44 + 40 * share(i) : 12 + 45 * share(i)}%`
 
+let dragging = false
 watch(
-  () => props.landing,
+  () => [props.landing, props.refusal],
   () => {
     if (!dragging) held.value = null
   },
 )
 
-let dragging = false
 function hold(event: PointerEvent) {
   if (props.disabled || event.button !== 0) return
   dragging = true

@@ -3,11 +3,9 @@
 import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
-import { useRows } from '../../api/shelves'
 import type { FormulaEntry } from '../../api/types'
-import ChoiceField from '../../kit/ChoiceField.vue'
-import { fitsOption } from '../../kit/search'
 import type { LineEntry } from '../useFormula'
+import SwapChoice from './SwapChoice.vue'
 import SwapPairs from './SwapPairs.vue'
 import { useSwap } from './useSetting'
 
@@ -19,7 +17,6 @@ const props = defineProps<{
   nameOf: (line: LineEntry) => string
 }>()
 const emit = defineEmits<{ change: [change: Partial<FormulaEntry>]; close: [] }>()
-const { rows: ingredients } = useRows('ingredients')
 const own = computed(() => (props.entry.lines ?? []).filter((line) => line.ingredient))
 const first = own.value.find((line) => line.key === props.start) ?? own.value[0]
 const old = ref<string | undefined>(first?.ingredient ?? undefined)
@@ -28,11 +25,6 @@ const goes = computed(() => {
   const seen = new Map(own.value.map((line) => [String(line.ingredient), props.nameOf(line)]))
   return [...seen].map(([value, label]) => ({ value, label }))
 })
-const options = computed(() =>
-  ingredients.value
-    .filter((one) => one.id !== old.value)
-    .map((one) => ({ value: one.id, label: one.name })),
-)
 const { data, error, isFetching } = useSwap(
   () => props.id,
   () => props.entry,
@@ -53,22 +45,7 @@ function takeIt(which: 'straight_g' | 'rebalanced_g') {
 <template>
   <Modal open title="One for another" :footer="null" width="880px" @cancel="emit('close')">
     <div class="swap">
-      <div class="asked">
-        <label>
-          <span class="eyebrow">Goes</span>
-          <ChoiceField v-model:value="old" :options="goes" />
-        </label>
-        <label>
-          <span class="eyebrow">Comes</span>
-          <ChoiceField
-            v-model:value="comes"
-            :options="options"
-            placeholder="type a word of it"
-            show-search
-            :filter-option="fitsOption"
-          />
-        </label>
-      </div>
+      <SwapChoice v-model:old="old" v-model:comes="comes" :goes="goes" />
       <p v-if="!comes" class="quiet">
         Choose what comes in its place: you see it straight, gram for gram, and rebalanced so that
         the formula still does its job.
@@ -97,16 +74,5 @@ function takeIt(which: 'straight_g' | 'rebalanced_g') {
 .swap {
   display: grid;
   gap: 12px;
-}
-
-.asked {
-  display: grid;
-  gap: 12px;
-  grid-template-columns: 1fr 1fr;
-}
-
-.asked label {
-  display: grid;
-  gap: 2px;
 }
 </style>
