@@ -24,6 +24,7 @@ from fernbell.core.families import (
     read_dial,
     sentence,
     slot_choices,
+    solid_share,
     turn,
     weighable,
     windows_for,
@@ -428,6 +429,37 @@ def test_a_whipped_ganache_tells_its_cold_cream_and_a_caramel_its_color() -> Non
     assert asides("caramel", proposed("caramel.fill"), steps)[0].says == "amber"
     darker = tuple(replace(one, temperature_c=180) for one in steps)
     assert "bitter" in asides("caramel", proposed("caramel.fill"), darker)[0].says
+
+
+def test_a_ganache_is_set_firmer_for_a_warmer_place_and_says_how_warm_it_may_stand() -> None:
+    job = job_named("ganache.slice")[1]
+    usual, warm, cool = (
+        lines_for(
+            propose(job_named("ganache.slice")[0], job, Wish({}, holds_at_c=t), PANTRY).formula
+        )
+        for t in (18, 24, 12)
+    )
+    dials = [read_dial(job.dial, one).working.value for one in (cool, usual, warm)]
+    assert dials == sorted(dials)
+    assert dials[1] == pytest.approx(job.aim, abs=0.01)
+    up_to = [
+        {one.name: one for one in asides("ganache", one, (), job)}["Does its job up to"]
+        for one in (usual, warm)
+    ]
+    assert up_to[0].working.value < up_to[1].working.value
+    # By hand: 41 % butter of 41 + 27 firming; at 24 °C 0.73 / 0.85 of the butter is solid.
+    share = (39 * solid_share(24) / solid_share(18) + 27) / 66
+    assert dials[2] == pytest.approx(job.aim / share, abs=0.02)
+    with pytest.raises(OutOfRange):
+        Wish({}, holds_at_c=50)
+
+
+def test_cocoa_butter_melts_as_it_gets_warmer() -> None:
+    """Solid at 20 °C, mostly melted at the mouth's 34 °C; common knowledge of the fat."""
+    shares = [solid_share(t) for t in range(4, 37)]
+    assert shares == sorted(shares, reverse=True)
+    assert solid_share(20) > 0.75
+    assert solid_share(34) < 0.1
 
 
 @pytest.mark.parametrize("celsius", [104, 108, 112, 119, 125, 132])

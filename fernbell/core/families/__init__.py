@@ -12,6 +12,7 @@ from fernbell.core.families.sentence import Slot, sentence
 from fernbell.core.families.stuffs import STUFFS, Stuff, choices, fits, nearest
 from fernbell.core.families.swap_notes import Note, swap_notes
 from fernbell.core.families.swapping import Kept, Swap, swap
+from fernbell.core.families.warmth import solid_share
 from fernbell.core.families.windows import windows_for
 
 __all__ = [
@@ -47,6 +48,7 @@ __all__ = [
     "read_dial",
     "sentence",
     "slot_choices",
+    "solid_share",
     "swap",
     "swap_notes",
     "tempered",

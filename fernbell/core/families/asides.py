@@ -1,35 +1,44 @@
 """What else to know of a formula set for its job: by the cup, in the pot, whether it holds."""
 
 from collections.abc import Callable, Iterator, Mapping
+from contextlib import suppress
+from functools import partial
 
 from fernbell.core.errors import CoreError
 from fernbell.core.families.aside import Aside
+from fernbell.core.families.family import Job
 from fernbell.core.families.folding import folding
 from fernbell.core.families.holding import holding
+from fernbell.core.families.warmth import stands_up_to
 from fernbell.core.formulas import FIGURES, Lines, Step
 from fernbell.core.heat import baume_of, gravity_of
 from fernbell.core.pantry import LIQUIDS, Role, cup_density
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 
-def asides(kind: str, lines: Lines, steps: tuple[Step, ...]) -> tuple[Aside, ...]:
+def asides(
+    kind: str, lines: Lines, steps: tuple[Step, ...], job: Job | None = None
+) -> tuple[Aside, ...]:
     """What else to know of a formula of a kind.
 
     Args:
         kind: such as 'ganache' [text].
         lines: the formula [Lines].
         steps: its method, shape (n,) [Step].
+        job: what it is for, if that is said [Job].
     Returns:
         asides; none where there is nothing to say [Aside].
     Source:
         each names its own.
     """
-    found = []
-    for ask in _BY_KIND.get(kind, ()):
-        try:
-            found += list(ask(lines, steps))
-        except CoreError:
-            continue
+    asks = [partial(ask, lines, steps) for ask in _BY_KIND.get(kind, ())]
+    if job is not None:
+        asks.append(partial(stands_up_to, job, lines))
+    found: list[Aside] = []
+    for ask in asks:
+        # What cannot be read says so among the readings; here it is left out.
+        with suppress(CoreError):
+            found += ask()
     return tuple(found)
 
 

@@ -1,21 +1,7 @@
 """Caramel: the final temperature sets the water left, and that the texture."""
 
-from fernbell.core.families.family import (
-    BURNS,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    chill,
-    cooked_to,
-    losses,
-    reading,
-    rest,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import BURNS, chill, cooked_to, losses, rest, step
 from fernbell.core.formulas import Step, Until
 from fernbell.core.pantry import Role
 

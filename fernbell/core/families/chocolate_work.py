@@ -1,18 +1,7 @@
 """Chocolate work: modeling paste, shells, sheets and feathers. Only couverture tempers."""
 
-from fernbell.core.families.family import (
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    losses,
-    reading,
-    rest,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import losses, rest, step
 from fernbell.core.formulas import ratio
 from fernbell.core.pantry import Role
 

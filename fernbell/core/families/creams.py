@@ -1,23 +1,7 @@
 """Creams: whipped, lightened with custard, and buttercreams of three schools."""
 
-from fernbell.core.families.family import (
-    BLOOM,
-    BURNS,
-    COOLING,
-    EGG,
-    STEAM,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    chill,
-    losses,
-    reading,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import BLOOM, BURNS, COOLING, EGG, STEAM, chill, losses, step
 from fernbell.core.pantry import SWEETS, Role
 
 CHANTILLY = Dial(

@@ -1,22 +1,7 @@
 """Custards: set by yolk, egg or starch, and by the heat they take."""
 
-from fernbell.core.families.family import (
-    BLOOM,
-    COOLING,
-    EGG,
-    STEAM,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    chill,
-    losses,
-    reading,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import BLOOM, COOLING, EGG, STEAM, chill, losses, step
 from fernbell.core.families.mousse import GELATIN
 from fernbell.core.formulas import ratio
 from fernbell.core.pantry import Role

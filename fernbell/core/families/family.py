@@ -6,22 +6,15 @@ from dataclasses import dataclass, field
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.formulas import (
     FIGURES,
-    CookedTo,
+    USUAL_LOSSES,
     Figure,
     Losses,
     Step,
     Until,
-    Wait,
-    WaitKind,
     Window,
 )
 from fernbell.core.pantry import Role
 from fernbell.core.working import COMMON_PRACTICE
-
-BURNS = "Hot sugar: sleeves down, cold water at hand, nobody behind you."
-EGG = "Lightly cooked egg: use pasteurized, or hold the temperature. Local codes go first."
-COOLING = "Cool fast and thin: 57 to 21 °C within 2 h, to 5 °C within 6 h in all."
-STEAM = "Steam burns: lift the bowl away from you; it must not touch the water."
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,7 +99,7 @@ class Job:
     aim: float
     parts: tuple[Part, ...]
     steps: tuple[Step, ...]
-    losses: Losses = field(default_factory=lambda: losses(0, 2))
+    losses: Losses = USUAL_LOSSES
     windows: Mapping[str, Window] = field(default_factory=dict)
     notes: tuple[str, ...] = ()
     kind: str = ""
@@ -195,128 +188,6 @@ def reading(code: str) -> Figure:
         definition.
     """
     return FIGURES[code]
-
-
-def step(
-    stage: str,
-    text: str,
-    temperature_c: float | None = None,
-    minutes: float | None = None,
-    *,
-    wait: Wait | None = None,
-    tool: str = "",
-    sign: str = "",
-    caution: str = "",
-) -> Step:
-    """A step of a method, its stage first.
-
-    Args:
-        stage: its short name [text].
-        text: what to do [text].
-        temperature_c: to which temperature [°C].
-        minutes: how long [min].
-        wait: what it ends with [Wait].
-        tool: with what [text].
-        sign: what to stop at [text].
-        caution: what to beware of [text].
-    Returns:
-        the step [Step].
-    Source:
-        definition.
-    """
-    return Step(text, wait, stage, temperature_c, minutes, tool, sign, caution)
-
-
-def losses(cooking: float = 0, pan: float = 2, tasting: float = 0) -> Losses:
-    """Shares that are lost.
-
-    Args:
-        cooking: boiled or baked off [%].
-        pan: left in the pan [%].
-        tasting: tasted [%].
-    Returns:
-        losses [Losses].
-    Source:
-        definition.
-    """
-    return Losses(cooking, pan, tasting)
-
-
-def cooked_to(temperature_c: float, pan: float = 3, stands_in: float = 0) -> Losses:
-    """Cooked until the thermometer says so; the share stands in while it cannot be worked out.
-
-    Args:
-        temperature_c: until when [°C].
-        pan: left in the pan [%].
-        stands_in: boiled off where it cannot be worked out [%].
-    Returns:
-        losses [Losses].
-    Source:
-        definition.
-    """
-    return Losses(stands_in, pan, cooked_to=CookedTo(Until.TEMPERATURE, temperature_c))
-
-
-def by_brix(brix: float, pan: float = 3, stands_in: float = 0) -> Losses:
-    """Cooked until the refractometer says so.
-
-    Args:
-        brix: until when [°Bx].
-        pan: left in the pan [%].
-        stands_in: boiled off where it cannot be worked out [%].
-    Returns:
-        losses [Losses].
-    Source:
-        definition.
-    """
-    return Losses(stands_in, pan, cooked_to=CookedTo(Until.BRIX, brix))
-
-
-def rest(least: float, most: float | None = None) -> Wait:
-    """A rest before it is used.
-
-    Args:
-        least: at least [min].
-        most: at most [min].
-    Returns:
-        the wait [Wait].
-    Source:
-        definition.
-    """
-    return Wait(WaitKind.REST, least, most)
-
-
-def chill(least: float, most: float | None = None, *, placed: bool = False) -> Wait:
-    """A chill; `placed` once it stands in the dessert.
-
-    Args:
-        least: at least [min].
-        most: at most [min].
-        placed: whether it begins in the dessert [bool].
-    Returns:
-        the wait [Wait].
-    Source:
-        definition.
-    """
-    return Wait(WaitKind.CHILL, least, most, placed)
-
-
-def freeze(least: float, most: float | None = None, *, placed: bool = True) -> Wait:
-    """A freeze, usually once it stands in the dessert.
-
-    Args:
-        least: at least [min].
-        most: at most [min].
-        placed: whether it begins in the dessert [bool].
-    Returns:
-        the wait [Wait].
-    Source:
-        definition.
-    """
-    return Wait(WaitKind.FREEZE, least, most, placed)
-
-
-BLOOM = step("bloom", "Bloom the gelatin in five to six times its weight of cold water.", 4, 10)
 
 
 def find_job(families: Iterable[Family], job: str) -> tuple[Family, Job]:

@@ -1,21 +1,7 @@
 """Fruit: by final Brix, or set with pectin."""
 
-from fernbell.core.families.family import (
-    BURNS,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    by_brix,
-    chill,
-    freeze,
-    losses,
-    reading,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import BURNS, by_brix, chill, freeze, losses, step
 from fernbell.core.formulas import Figure, Until
 from fernbell.core.pantry import SWEETS, Role
 from fernbell.core.working import COMMON_PRACTICE

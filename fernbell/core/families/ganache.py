@@ -1,19 +1,7 @@
 """Ganache: chocolate on a liquid, set by what firms for each part of what softens."""
 
-from fernbell.core.families.family import (
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    chill,
-    losses,
-    reading,
-    rest,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import chill, losses, rest, step
 from fernbell.core.formulas import Step
 from fernbell.core.pantry import LIQUIDS
 

@@ -1,22 +1,7 @@
 """Glazes, coats and sprays: what runs, sets and shines."""
 
-from fernbell.core.families.family import (
-    BLOOM,
-    BURNS,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    by_brix,
-    chill,
-    losses,
-    reading,
-    rest,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import BLOOM, BURNS, by_brix, chill, losses, rest, step
 from fernbell.core.formulas import Until, ratio
 from fernbell.core.pantry import Role
 

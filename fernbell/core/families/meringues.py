@@ -1,20 +1,7 @@
 """Meringues: sugar for each part of white sets how firm and how dry."""
 
-from fernbell.core.families.family import (
-    BURNS,
-    EGG,
-    STEAM,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    losses,
-    rest,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, window
+from fernbell.core.families.making import BURNS, EGG, STEAM, losses, rest, step
 from fernbell.core.formulas import ratio
 from fernbell.core.pantry import Role
 

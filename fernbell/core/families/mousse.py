@@ -1,23 +1,7 @@
 """Mousse: a base, what sets it, and air folded in."""
 
-from fernbell.core.families.family import (
-    BLOOM,
-    BURNS,
-    COOLING,
-    EGG,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    chill,
-    freeze,
-    losses,
-    reading,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import BLOOM, BURNS, COOLING, EGG, chill, freeze, losses, step
 from fernbell.core.formulas import Step
 from fernbell.core.formulas.figures import HOLD_SOURCE
 from fernbell.core.pantry import Role

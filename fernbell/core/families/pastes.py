@@ -1,18 +1,7 @@
 """Pastes, choux, crumbs and crumbles: fat on the flour, or egg on it."""
 
-from fernbell.core.families.family import (
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    chill,
-    freeze,
-    losses,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, window
+from fernbell.core.families.making import chill, freeze, losses, step
 from fernbell.core.formulas import ratio
 from fernbell.core.pantry import Role
 

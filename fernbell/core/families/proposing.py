@@ -7,7 +7,8 @@ from fernbell.core.errors import UnknownKey, check_range
 from fernbell.core.families.dialing import turn, weighable
 from fernbell.core.families.family import Family, Job, Part
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
-from fernbell.core.formulas import Book, Formula, Line, Lines, Step, compose
+from fernbell.core.families.warmth import firm_share, solid_share
+from fernbell.core.formulas import FIGURES, Book, Formula, Line, Lines, Step, compose
 from fernbell.core.pantry import Ingredient
 
 USUAL_FINISHED_G = 500.0
@@ -18,15 +19,19 @@ MOST_FINISHED_G = 100_000.0
 class Wish:
     """What is chosen beside the job: ingredients by slot, options left out, size, dial.
 
-    Without a size it is half a kilogram, without a value of the dial the job's aim.
+    Without a size it is half a kilogram, without a value of the dial the job's aim. A ganache
+    that has to hold at another temperature than 18 °C is set firmer or softer for it.
     """
 
     picks: Mapping[str, str]
     without: tuple[str, ...] = ()
     finished_g: float = USUAL_FINISHED_G
     dial: float | None = None
+    holds_at_c: float | None = None
 
     def __post_init__(self) -> None:
+        if self.holds_at_c is not None:
+            solid_share(self.holds_at_c)
         check_range("finished_g", self.finished_g, most=MOST_FINISHED_G, open_least=True)
 
 
@@ -62,6 +67,20 @@ def propose(
     """
     parts = [one for one in job.parts if not (one.optional and one.stuff in wish.without)]
     taken = [_picked(part, wish, pantry) for part in parts]
+    pairs = tuple(zip(parts, taken, strict=True))
+    formula = _starter(f"{family.name}, {job.name}", job, pairs)
+    book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
+    ready = Lines(book, formula, compose(book, ["draft"], altitude_m=altitude_m), altitude_m)
+    set_ = turn(job.dial, ready, _place(job, wish, ready))
+    there = replace(ready, formula=set_)
+    factor = wish.finished_g / there.mix().finished_g
+    sized = weighable(ready, there.weighed(line.mass_g * factor for line in set_.lines))
+    why = {line.key: part.why for line, part in zip(sized.lines, parts, strict=True)}
+    return Proposal(sized, why, tempered(job.steps, taken), job.kind or family.kind)
+
+
+def _starter(name: str, job: Job, pairs: tuple[tuple[Part, Ingredient], ...]) -> Formula:
+    """The starter as it stands, with what the kitchen has."""
     lines = tuple(
         Line(
             f"line-{at}",
@@ -71,29 +90,24 @@ def propose(
             stage=part.stage,
             strained=part.strained,
         )
-        for at, (part, of) in enumerate(zip(parts, taken, strict=True))
+        for at, (part, of) in enumerate(pairs)
     )
-    base = tuple(
-        line.key
-        for line, part in zip(lines, parts, strict=True)
-        if job.base in (part.slot, part.stuff)
-    )
-    name = f"{family.name}, {job.name}"
-    formula = Formula(
+    based = tuple(job.base and job.base in (part.slot, part.stuff) for part, _ in pairs)
+    return Formula(
         *("draft", name, lines),
-        base_lines=base if job.base else (),
+        base_lines=tuple(line.key for line, own in zip(lines, based, strict=True) if own),
         losses=job.losses,
         measured_density_g_ml=job.measured_density_g_ml,
         waits=tuple(one.wait for one in job.steps if one.wait),
     )
-    book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
-    ready = Lines(book, formula, compose(book, ["draft"], altitude_m=altitude_m), altitude_m)
-    set_ = turn(job.dial, ready, job.aim if wish.dial is None else wish.dial)
-    there = replace(ready, formula=set_)
-    factor = wish.finished_g / there.mix().finished_g
-    sized = weighable(ready, there.weighed(line.mass_g * factor for line in set_.lines))
-    why = {line.key: part.why for line, part in zip(lines, parts, strict=True)}
-    return Proposal(sized, why, tempered(job.steps, taken), job.kind or family.kind)
+
+
+def _place(job: Job, wish: Wish, ready: Lines) -> float:
+    """Where the dial is to stand."""
+    value = job.aim if wish.dial is None else wish.dial
+    if wish.holds_at_c is not None and job.dial.figure is FIGURES["set-number"]:
+        value /= firm_share(ready.mix(), wish.holds_at_c)
+    return value
 
 
 def tempered(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ...]:

@@ -1,18 +1,7 @@
 """Syrups by Brix and Baumé."""
 
-from fernbell.core.families.family import (
-    BURNS,
-    Dial,
-    Failure,
-    Family,
-    Job,
-    Part,
-    bands,
-    losses,
-    reading,
-    step,
-    window,
-)
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.making import BURNS, losses, step
 from fernbell.core.pantry import SWEETS
 
 DIAL = Dial(

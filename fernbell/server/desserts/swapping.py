@@ -13,8 +13,8 @@ from fernbell.server.formulas.api import FORMULA, snapshot
 from fernbell.server.formulas.assemble import book_for
 from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.schemas import FormulaIn
-from fernbell.server.formulas.setting import swap_ingredient
 from fernbell.server.formulas.setting_schemas import SwapOut
+from fernbell.server.formulas.weighing import swap_ingredient
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import Act, require, rows

@@ -250,7 +250,7 @@ def reading_with(
     return ReadingOut(
         landing=read_dial(job_.dial, own.lines) if job_ else None,
         sentence=list(sentence(job_, own.lines)) if job_ else [],
-        asides=list(asides(kind, own.lines, steps)),
+        asides=list(asides(kind, own.lines, steps, job_)),
         gauges=[GaugeOut(gauge=one, verdict=one.verdict) for one in own.gauges],
         judged=[*own.judged, *judge_fold(kind, own.lines, steps)],
         declared=own.declared,

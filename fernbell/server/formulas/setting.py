@@ -1,7 +1,6 @@
 """Formulas set for their job, fitted and swapped: from rows to core and back."""
 
 import math
-from collections.abc import Iterator
 from dataclasses import replace
 from typing import Any
 from uuid import UUID
@@ -20,26 +19,19 @@ from fernbell.core.families import (
     job_named,
     propose,
     slot_choices,
-    swap,
     turn,
     weighable,
 )
-from fernbell.core.fitting import FIT_SOURCE, fit
 from fernbell.core.formulas import (
     FIGURES,
     Book,
     Character,
     Formula,
-    Gauge,
     Mix,
-    Section,
     Until,
-    Verdict,
     read_formulas,
-    settled,
 )
 from fernbell.core.pantry import LIQUIDS, Ingredient, Role
-from fernbell.core.working import Working
 from fernbell.server.formulas import models
 from fernbell.server.formulas.assemble import (
     DRAFT,
@@ -48,26 +40,19 @@ from fernbell.server.formulas.assemble import (
     drafted,
     reading_with,
 )
+from fernbell.server.formulas.redrawing import dial_of, redrawn, settled_book
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
-    AskedOut,
     Choice,
-    DemandIn,
     DialOut,
     FamilyOut,
     FiguresOut,
-    FitGauge,
-    FitOut,
     JobOut,
     LineGrams,
-    MovedLine,
     OptionOut,
     OtherOut,
     ProposalOut,
     SlotOut,
-    SwapGauge,
-    SwapLine,
-    SwapOut,
     TurnOut,
     VocabularyOut,
     WishIn,
@@ -76,7 +61,6 @@ from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry.assemble import as_core
-from fernbell.server.problems import Invalid
 
 
 def vocabulary() -> VocabularyOut:
@@ -149,10 +133,10 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     family, job = job_named(asked.job)
     shelf = pantry_of(member)
     picks = {slot: str(key) for slot, key in asked.picks.items()}
-    wish = Wish(picks, tuple(asked.without), asked.finished_g, asked.dial)
+    wish = Wish(picks, tuple(asked.without), asked.finished_g, asked.dial, asked.holds_at_c)
     made = propose(family, job, wish, shelf, member.kitchen.altitude_m)
     entry = _entry(family, made, asked.job)
-    book = _settled(member, shelf, (made.formula,))
+    book = settled_book(member, shelf, (made.formula,))
     told = (entry.kind, entry.model_dump(mode="json")["method"], entry.job)
     own = character_of(member, book, DRAFT, *told)
     parts = [one for one in job.parts if not (one.optional and one.stuff in asked.without)]
@@ -210,13 +194,6 @@ def _plain(step: Any) -> dict[str, Any]:
     }
 
 
-def dial_of(entry: dict[str, Any]) -> Dial:
-    """The dial of an entry's job; refused where its job is not said."""
-    if not entry["job"]:
-        raise Invalid.field("job", "Say first what it is for.")
-    return job_named(entry["job"])[1].dial
-
-
 def turn_dial(member: Member, key: str, entry: dict[str, Any], value: float) -> TurnOut:
     """Turn the dial of a formula as it is drawn up; nothing is saved."""
     _, _, own = drafted(member, entry)
@@ -228,135 +205,12 @@ def _turned(
     member: Member, key: str, entry: dict[str, Any], own: Character, turned: Formula
 ) -> TurnOut:
     told = (entry["kind"], entry["method"], entry["job"])
-    now = _character(member, own, turned, entry)
+    now = redrawn(member, own, turned, entry)
     return TurnOut(
         lines=[LineGrams(key=line.key, mass_g=line.mass_g) for line in turned.lines],
         losses=turned.losses,
         reading=reading_with(member, now, key, *told),
     )
-
-
-def _character(
-    member: Member,
-    own: Character,
-    formula: Formula,
-    entry: dict[str, Any],
-    book: Book | None = None,
-) -> Character:
-    """The character of the draft as another formula."""
-    old = book or own.lines.book
-    others = tuple(one for one in old.formulas if one.key != DRAFT)
-    told = (entry["kind"], entry["method"], entry["job"])
-    return character_of(member, _settled(member, old.ingredients, (*others, formula)), DRAFT, *told)
-
-
-def _settled(
-    member: Member, ingredients: tuple[Ingredient, ...], formulas: tuple[Formula, ...]
-) -> Book:
-    return settled(Book(ingredients, formulas), [DRAFT], altitude_m=member.kitchen.altitude_m)
-
-
-def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) -> FitOut:
-    """Fit a formula as it is drawn up to what is asked; nothing is saved."""
-    _, formula, own = drafted(member, entry)
-    dial = dial_of(entry).figure if any(one.figure == "dial" for one in demands) else None
-    found = fit(own.lines, tuple(one.demand(dial) for one in demands))
-    now = _character(member, own, found.formula, entry)
-    because = {one.line: list(one.because) for one in found.moves}
-    pairs = zip(formula.lines, found.formula.lines, strict=True)
-    return FitOut(
-        lines=[
-            MovedLine(
-                key=old.key,
-                name=own.lines.book.line_name(old),
-                before_g=old.mass_g,
-                after_g=new.mass_g,
-                because=because.get(old.key, []),
-            )
-            for old, new in pairs
-        ],
-        asked=[AskedOut(says=one.says, missed=one.missed) for one in found.asked],
-        conflict=list(found.conflict),
-        kept_g=found.kept_g,
-        gauges=[
-            FitGauge(
-                code=one.code,
-                decides=_decides(one),
-                name=one.name,
-                before=_working(was),
-                after=_working(then),
-                fits=_fits(then),
-            )
-            for one, (was, then) in _side_by_side(own, now)
-        ],
-        solves=found.solves,
-        source=FIT_SOURCE,
-    )
-
-
-def swap_ingredient(member: Member, entry: dict[str, Any], old: UUID, new: UUID) -> SwapOut:
-    """One ingredient for another in a formula as it is drawn up; nothing is saved."""
-    comes = rows(member, pantry.Ingredient).filter(pk=new, archived_at=None).first()
-    if comes is None:
-        raise Invalid.field("new", "This ingredient is not on your shelf.")
-    _, formula, own = drafted(member, entry)
-    if str(old) not in {line.ingredient for line in formula.lines}:
-        raise Invalid.field("old", "This ingredient is in none of its lines.")
-    dial = dial_of(entry) if entry["job"] else None
-    found = swap(own.lines, str(old), as_core(comes), dial, entry["kind"])
-    straight, rebalanced = (
-        _character(member, own, one, entry, found.book)
-        for one in (found.straight, found.rebalanced)
-    )
-    trios = zip(formula.lines, found.straight.lines, found.rebalanced.lines, strict=True)
-    return SwapOut(
-        lines=[
-            SwapLine(
-                key=was.key,
-                before=own.lines.book.line_name(was),
-                after=found.book.line_name(now),
-                before_g=was.mass_g,
-                straight_g=plain.mass_g,
-                rebalanced_g=now.mass_g,
-            )
-            for was, plain, now in trios
-        ],
-        gauges=[
-            SwapGauge(
-                code=one.code,
-                decides=_decides(one),
-                name=one.name,
-                before=_working(was),
-                straight=_working(plain),
-                rebalanced=_working(now),
-                straight_fits=_fits(plain),
-                rebalanced_fits=_fits(now),
-            )
-            for one, (was, plain, now) in _side_by_side(own, straight, rebalanced)
-        ],
-        kept=list(found.kept),
-        notes=list(found.notes),
-    )
-
-
-def _side_by_side(*states: Character) -> Iterator[tuple[Gauge, list[Gauge | None]]]:
-    """Each reading any of the states has: one that names it, and that of every state."""
-    by_code = [{one.code: one for one in own.gauges} for own in states]
-    for code in dict.fromkeys(code for one in by_code for code in one):
-        gauges = [one.get(code) for one in by_code]
-        yield next(one for one in gauges if one), gauges
-
-
-def _decides(gauge: Gauge) -> bool:
-    return gauge.window is not None or gauge.section is Section.DOES
-
-
-def _working(gauge: Gauge | None) -> Working | None:
-    return gauge.working if gauge else None
-
-
-def _fits(gauge: Gauge | None) -> bool:
-    return gauge is None or gauge.verdict in (None, Verdict.WITHIN)
 
 
 def drips_of(

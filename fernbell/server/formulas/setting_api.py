@@ -7,7 +7,7 @@ from django.http import HttpRequest
 from ninja import Router
 
 from fernbell.core.families import SPACING_MM
-from fernbell.server.formulas import setting
+from fernbell.server.formulas import setting, weighing
 from fernbell.server.formulas.api import FORMULA, draft
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
@@ -55,7 +55,7 @@ def turn(request: HttpRequest, row_id: UUID, data: TurnIn) -> Any:
 def fit(request: HttpRequest, row_id: UUID, data: FitIn) -> Any:
     """The nearest formula that meets what is asked, or what conflicts."""
     require(request.auth, Act.READ)
-    return setting.fit_formula(request.auth, draft(request.auth, row_id, data.entry), data.demands)
+    return weighing.fit_formula(request.auth, draft(request.auth, row_id, data.entry), data.demands)
 
 
 @router.post("/{uuid:row_id}/swap", response=SwapOut, operation_id="swap_formula")
@@ -63,7 +63,7 @@ def swap(request: HttpRequest, row_id: UUID, data: SwapIn) -> Any:
     """One ingredient for another: straight and rebalanced, side by side."""
     require(request.auth, Act.READ)
     entry = draft(request.auth, row_id, data.entry)
-    return setting.swap_ingredient(request.auth, entry, data.old, data.new)
+    return weighing.swap_ingredient(request.auth, entry, data.old, data.new)
 
 
 @router.get("/{uuid:row_id}/drips", response=DripsOut, operation_id="count_drips")

@@ -101,11 +101,12 @@ class WishIn(Entry):
     without: list[str] = Field(default=[], max_length=40)
     finished_g: float = 500.0
     dial: float | None = None
+    holds_at_c: float | None = None
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
         """Let core refuse what is out of range."""
-        Wish({}, finished_g=self.finished_g)
+        Wish({}, finished_g=self.finished_g, holds_at_c=self.holds_at_c)
         return self
 
 

@@ -4198,6 +4198,8 @@ export interface components {
              * @default 500
              */
             finished_g: number;
+            /** Holds At C */
+            holds_at_c?: number | null;
             /** Job */
             job: string;
             /**

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass, field
 
-from fernbell.core.families.family import (
+from fernbell.core.families.making import (
     BURNS,
     COOLING,
     EGG,

@@ -24,12 +24,14 @@ const job = computed(
 const picks = ref<Record<string, string>>({})
 const without = ref<string[]>([])
 const grams = ref(500)
+const holdsAt = ref<number | null>(null)
 const name = ref('')
 watch(
   () => job.value?.key,
   () => {
     picks.value = {}
     without.value = []
+    holdsAt.value = null
   },
 )
 const wish = (): Wish | null =>
@@ -39,6 +41,7 @@ const wish = (): Wish | null =>
         picks: picks.value,
         without: without.value,
         finished_g: grams.value,
+        holds_at_c: holdsAt.value,
       }
     : null
 const { data, error: refused } = useProposal(wish)
@@ -109,6 +112,15 @@ function make() {
             >
           </label>
         </fieldset>
+        <NumberField
+          v-if="job.dial.code === 'set-number'"
+          label="Must hold at"
+          unit="°C"
+          optional
+          placeholder="18"
+          :value="holdsAt"
+          @commit="(v) => (holdsAt = v)"
+        />
         <NumberField
           label="What arrives"
           unit="g"

@@ -45,6 +45,7 @@ export interface Wish {
   picks: Record<string, string>
   without: string[]
   finished_g: number
+  holds_at_c: number | null
 }
 
 /** A proposed formula for a job; it follows every choice. */
