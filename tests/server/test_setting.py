@@ -69,6 +69,27 @@ def test_a_ganache_is_proposed_from_nothing_and_saved_with_its_job(demo: Client)
     assert [slot["slot"] for slot in reading["sentence"]] == ["with", "on"]
 
 
+def test_every_job_of_every_family_is_proposed_without_a_finding(demo: Client) -> None:
+    for family in demo.get("/api/formulas/families").json()["families"]:
+        for job in family["jobs"]:
+            found = ask(demo, "/api/formulas/propose", {"job": job["key"]})
+            assert found["reading"]["judged"] == [], job["key"]
+            assert found["reading"]["landing"]["band"]["name"] == job["band"]
+            assert set(found["picked"]) == {slot["slot"] for slot in job["slots"]}
+
+
+def test_a_ganache_that_holds_in_a_warm_room_is_set_firmer(demo: Client) -> None:
+    wish = {"job": "ganache.slice", "finished_g": 500}
+    usual = ask(demo, "/api/formulas/propose", wish)["reading"]
+    warm = ask(demo, "/api/formulas/propose", {**wish, "holds_at_c": 24})["reading"]
+    assert warm["landing"]["working"]["value"] > usual["landing"]["working"]["value"]
+    told = {own["name"]: own["says"] for own in warm["asides"]}
+    assert int(told["Does its job up to"].split()[0]) >= 24
+    bad = post(demo, "/api/formulas/propose", {**wish, "holds_at_c": 60})
+    assert bad.status_code == 422
+    assert "at most 36" in bad.json()["detail"]
+
+
 def test_the_dial_moves_lines_and_readings_and_saves_nothing(demo: Client) -> None:
     path, entry = drawn(demo, "Dark ganache")
     changes = Change.objects.count()

@@ -9,8 +9,8 @@ DIAL = Dial(
     reading("set-number"),
     "firming parts (cocoa butter and dry cocoa) for each part of water",
     bands(
-        *(0.3, "sauces", 0.6, "pours", 0.92, "drips, coats", 1.12, "slices"),
-        *(1.32, "pipes", 1.65, "cut and rolled", 2.4),
+        *(0.3, "sauces", 0.6, "pours", 0.92, "coats", 1.12, "slices"),
+        *(1.32, "pipes", 1.65, "rolls", 2.4),
     ),
     LIQUIDS,
     "bands from the ratios of common practice; the set number is an index of this project",
@@ -86,7 +86,7 @@ GANACHE = Family(
             _REWARM,
         ),
         _job(
-            *("drip", "dripping down a cake", "drips, coats", 1.02),
+            *("drip", "dripping down a cake", "coats", 1.02),
             (_CHOCOLATE, _cream(240), _GLUCOSE),
             step(
                 "cool",
@@ -98,7 +98,7 @@ GANACHE = Family(
             _REWARM,
         ),
         _job(
-            *("coat", "coating", "drips, coats", 1.05),
+            *("coat", "coating", "coats", 1.05),
             (_CHOCOLATE, _cream(235), _GLUCOSE, _BUTTERY),
             step("coat", "Over the cold cake at 32-35 °C, all at once.", 33, wait=rest(5, 30)),
             _REWARM,
@@ -110,7 +110,7 @@ GANACHE = Family(
             "Set enough to pipe in 1-4 h; keep from the fridge until piped.",
         ),
         _job(
-            *("roll", "cutting and rolling", "cut and rolled", 1.9),
+            *("roll", "cutting and rolling", "rolls", 1.9),
             (_CHOCOLATE, _cream(130), _INVERT, _BUTTERY),
             step(
                 "frame", "Into the frame at 32-34 °C; cut the next day.", 33, wait=rest(720, 2880)

@@ -282,7 +282,8 @@ def _leftovers(member: Member, eggs: EggAccount | None, key: str) -> list[Leftov
         takers = rows(member, models.Formula).filter(
             archived_at=None, lines__ingredient__egg=one.part.value
         )
-        names = takers.exclude(pk=key).order_by("name").values_list("name", flat=True).distinct()
+        others = takers if key == DRAFT else takers.exclude(pk=key)
+        names = others.order_by("name").values_list("name", flat=True).distinct()
         left = LeftoverOut(
             part=one.part, count=one.count, working=one.working, takers=list(names[:6])
         )

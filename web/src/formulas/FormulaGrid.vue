@@ -202,11 +202,12 @@ function down(at: number) {
           <td class="grams total">
             <strong>{{ total === undefined ? '–' : figure(total, 1) }}</strong>
           </td>
-          <td colspan="5" class="quiet">
+          <td colspan="4" class="quiet">
             grams weighed in all<template v-if="reading">
               · {{ figure(reading.finished_g, 1) }} g arrive</template
             >
           </td>
+          <td class="brings" />
         </tr>
       </tfoot>
     </table>

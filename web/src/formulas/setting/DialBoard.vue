@@ -97,7 +97,7 @@ function key(event: KeyboardEvent) {
 <template>
   <section class="dial" aria-label="The dial">
     <div class="words" :style="{ '--at': `${at ?? 0}%` }">
-      <p v-if="value !== null" :class="['now', { flip: (at ?? 0) > 52 }]">
+      <p v-if="value !== null" :class="['now', { flip: (at ?? 0) > (off ? 38 : 52) }]">
         <WorkedFigure
           v-if="landing?.working"
           :working="landing.working"

@@ -69,6 +69,10 @@ section {
 .three {
   display: grid;
   gap: 8px;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+
+.three > :first-child {
+  grid-column: span 2;
 }
 </style>

@@ -3,6 +3,7 @@
 import Modal from 'ant-design-vue/es/modal'
 import { computed, ref, watch } from 'vue'
 
+import { Problem } from '../../api/client'
 import type { FormulaEntry } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import { figure } from '../../kit/format'
@@ -45,6 +46,8 @@ const wish = (): Wish | null =>
       }
     : null
 const { data, error: refused } = useProposal(wish)
+const errorAt = (field: string) =>
+  refused.value instanceof Problem ? refused.value.at(field) : undefined
 const WORDS: Record<string, string> = {
   with: 'with',
   on: 'on',
@@ -119,6 +122,7 @@ function make() {
           optional
           placeholder="18"
           :value="holdsAt"
+          :error="errorAt('temperature_c')"
           @commit="(v) => (holdsAt = v)"
         />
         <NumberField
@@ -126,6 +130,7 @@ function make() {
           unit="g"
           :step="50"
           :value="grams"
+          :error="errorAt('finished_g')"
           @commit="(v) => v !== null && (grams = v)"
         />
       </section>
