@@ -50,10 +50,13 @@ def line(key: str, mass_g: float, **of: Any) -> dict[str, Any]:
     return {"key": key, "mass_g": mass_g, **of}
 
 
-def stocked(client: Client) -> Shelves:
-    """One row of each kind: cream in a formula, in a base, in a ring; the base kept as a stack."""
-    fat = {"water": 60, "milk_fat": 40, "cocoa_butter": 0, "other_fat": 0}
-    ingredient = made(client, "ingredient", {"name": "Cream", "density_g_ml": 1.0, "make_up": fat})
+def stocked(client: Client, **known: Any) -> Shelves:
+    """One row of each kind: cream in a formula, in a base, in a ring; the base kept as a stack.
+
+    `known` is what else is known of the cream.
+    """
+    cream = {"name": "Cream", "density_g_ml": 1.0, **known}
+    ingredient = made(client, "ingredient", cream)
     formula = made(
         client,
         "formula",

@@ -36,6 +36,12 @@ READING = {
 LACKS = {"propose_formula"}
 
 
+def made_up(client: Client) -> Shelves:
+    """A stocked kitchen whose cream can be read."""
+    fat = {"water": 60, "milk_fat": 40, "cocoa_butter": 0, "other_fat": 0}
+    return stocked(client, make_up=fat)
+
+
 QUERIES = {
     "scale_formula": "?mass_g=10",
     "count_drips": "?diameter_mm=180&length_mm=40",
@@ -133,7 +139,7 @@ def test_a_visitor_is_asked_to_sign_in(
 ) -> None:
     if path in FOR_VISITORS:
         return
-    shelves = stocked(as_member(chef))
+    shelves = made_up(as_member(chef))
     answer = call(Client(), method, path, operation["operationId"], shelves, chef.pk)
     assert answer.status_code == 401
     assert answer["Content-Type"] == "application/problem+json"
@@ -150,7 +156,7 @@ def test_what_another_kitchen_has_is_not_there(
 ) -> None:
     if not re.search(r"\{\w+\}", path):
         return
-    shelves = stocked(as_member(chef))
+    shelves = made_up(as_member(chef))
     before = {
         kind: shelves.client.get(f"{PATHS[kind]}/{shelves.row(kind)['id']}").json()
         for kind in PATHS
@@ -176,7 +182,7 @@ def test_an_apprentice_reads_and_changes_nothing(
 ) -> None:
     if path in FOR_VISITORS:
         return
-    shelves = stocked(as_member(chef))
+    shelves = made_up(as_member(chef))
     answer = call(as_member(apprentice), method, path, operation["operationId"], shelves, chef.pk)
     reads = method == "get" or operation["operationId"] in READING
     expected = 422 if operation["operationId"] in LACKS else 200
@@ -191,7 +197,7 @@ def test_an_apprentice_reads_and_changes_nothing(
 def test_changes_without_the_token_of_the_page_are_refused(
     method: str, chef: Member, as_member: Callable[[Member], Client]
 ) -> None:
-    shelves = stocked(as_member(chef))
+    shelves = made_up(as_member(chef))
     strict = Client(enforce_csrf_checks=True)
     strict.cookies = shelves.client.cookies
     paths = {
