@@ -36,6 +36,13 @@ const GROUPS = [
     ],
   },
   {
+    title: 'On the dial',
+    rows: [
+      { keys: '← →', name: 'A little softer or firmer; Page Up and Page Down by ten' },
+      { keys: 'Home End', name: 'To the edges of the band its job asks for' },
+    ],
+  },
+  {
     title: 'In a number',
     rows: [
       { keys: '↑ ↓', name: 'One step up or down; ten with Shift' },
