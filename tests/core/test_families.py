@@ -82,7 +82,7 @@ def test_every_starter_stands_in_its_windows_and_nothing_is_said_against_it(
     assert judge_fold(made.kind, own.lines, made.steps) == ()
     read = {one.code: one for one in own.gauges}
     deciding = {job.dial.figure.code, *job.windows}
-    assert 1 <= len(deciding) <= 4
+    assert 2 <= len(deciding) <= 4
     assert {read[code].verdict for code in deciding} == {Verdict.WITHIN}
     assert own.reading.finished_g == pytest.approx(500, abs=1.5)
     assert own.reading.density_g_ml is not None
@@ -183,6 +183,29 @@ def test_options_can_be_left_out_and_slots_chosen() -> None:
     on = slot_choices(job_named("ganache.slice")[1], PANTRY)["on"]
     assert {"cream-35", "milk", "raspberry", "coffee", "orange-liqueur"} <= {one.key for one in on}
     assert on[0].key == "cream-35"
+
+
+def test_schools_of_making_the_same_can_be_chosen() -> None:
+    family, job = job_named("caramel.fill")
+    wet, dry = (propose(family, job, Wish({}, way=way), PANTRY) for way in ("wet", "dry"))
+    assert propose(family, job, Wish({}), PANTRY) == wet
+    assert "water" in {line.ingredient for line in wet.formula.lines}
+    assert "water" not in {line.ingredient for line in dry.formula.lines}
+    assert wet.steps[0].text.startswith("Wet")
+    assert dry.steps[0].text.startswith("Dry")
+    # The water boils off again: what is left is the same caramel.
+    same = [
+        {line.ingredient: line.mass_g for line in one.formula.lines if line.ingredient != "water"}
+        for one in (wet, dry)
+    ]
+    assert same[0] == pytest.approx(same[1], abs=1)
+    paste, lining = job_named("paste.short")
+    hot = propose(paste, lining, Wish({}, way="180 °C, with weights"), PANTRY)
+    assert hot.steps[-1].temperature_c == 180
+    with pytest.raises(UnknownKey, match="wet"):
+        propose(family, job, Wish({}, way="damp"), PANTRY)
+    with pytest.raises(UnknownKey, match="one way"):
+        propose(*job_named("ganache.slice"), Wish({}, way="wet"), PANTRY)
 
 
 def test_a_size_and_a_place_on_the_dial_can_be_asked() -> None:

@@ -1,6 +1,16 @@
 """Caramel: the final temperature sets the water left, and that the texture."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    Way,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import BURNS, chill, cooked_to, losses, rest, step
 from fernbell.core.formulas import Step, Until
 from fernbell.core.pantry import Role
@@ -31,11 +41,21 @@ SWEET = window(25, 75, "Below it is cream with sugar, above it only sweet.")
 
 _WET = step(
     "caramel",
-    "Wet: sugar, glucose and a little water on low heat until clear, then high, unstirred. Dry: "
-    "sugar in a hot pot, a third at a time. To amber.",
+    "Wet: sugar, glucose and water on low heat until clear, then high, unstirred, to amber.",
     170,
     sign="amber",
     caution=BURNS,
+)
+_DRY = step(
+    "caramel",
+    "Dry: sugar into the hot pot a third at a time, shaken, not stirred, to amber; glucose last.",
+    170,
+    sign="amber",
+    caution=BURNS,
+)
+_WAYS = (
+    Way("wet", (_WET,), (Part("water", 60, "caramel", "dissolves the sugar; it boils off"),)),
+    Way("dry", (_DRY,)),
 )
 _STOP = step(
     "stop",
@@ -72,6 +92,7 @@ def _job(
         cooked_to(aim, 3, 12),
         {"sweetness": SWEET, "fat": window(8, 38, "Below it sticks, above it sweats fat.")},
         notes=notes,
+        ways=_WAYS,
     )
 
 
@@ -133,7 +154,7 @@ CARAMEL = Family(
                 _SALT,
             ),
             (
-                _WET,
+                _DRY,
                 _STOP,
                 step("cool", "Cold, to 18-20 °C.", 20, wait=rest(120)),
                 step("whip", "Whip with soft butter of the same temperature.", 20, 6, tool="whisk"),

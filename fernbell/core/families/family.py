@@ -85,11 +85,22 @@ class Part:
 
 
 @dataclass(frozen=True, slots=True)
+class Way:
+    """One of several schools of making the same: steps in place of those of their stage, and
+    what it takes beside the starter.
+    """
+
+    name: str
+    steps: tuple[Step, ...]
+    parts: tuple[Part, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
 class Job:
     """What a formula is for: where its dial should stand, a starter, and what decides.
 
     `windows` are the readings that decide beside the dial, by code; `notes` what to know about
-    its use, such as how it is rewarmed.
+    its use, such as how it is rewarmed; `ways` the schools there are, the first the usual one.
     """
 
     key: str
@@ -105,11 +116,23 @@ class Job:
     kind: str = ""
     measured_density_g_ml: float | None = None
     base: str = ""
+    ways: tuple[Way, ...] = ()
 
     def __post_init__(self) -> None:
         band = self.dial.band(self.band)
         if not band.least <= self.aim <= band.most:
             raise CoreError("aim", f"{self.aim:g}", f"in the band it is for, {band.name}")
+
+    def made(self, way: str) -> tuple[tuple[Part, ...], tuple[Step, ...]]:
+        """Parts and steps by the way of that name; by the usual one where none is said."""
+        if not self.ways and not way:
+            return self.parts, self.steps
+        own = next((one for one in self.ways if one.name == (way or self.ways[0].name)), None)
+        if own is None:
+            allowed = ", ".join(one.name for one in self.ways) or "nothing: there is one way"
+            raise UnknownKey("way", way, f"one of {allowed}")
+        other = {one.stage: one for one in own.steps}
+        return (*self.parts, *own.parts), tuple(other.get(one.stage, one) for one in self.steps)
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,6 +1,6 @@
 """Pastes, choux, crumbs and crumbles: fat on the flour, or egg on it."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, window
+from fernbell.core.families.family import Dial, Failure, Family, Job, Part, Way, bands, window
 from fernbell.core.families.making import chill, freeze, losses, step
 from fernbell.core.formulas import ratio
 from fernbell.core.pantry import Role
@@ -39,12 +39,21 @@ _BIND = step("bind", "Egg in; stop as soon as it holds; wrap.", 4, wait=chill(60
 _ROLL = step("roll", "Roll 2.5 mm, line, dock, leave the overhang.", 4, wait=chill(30, 240))
 _BAKE = step(
     "bake",
-    "At 160 °C without weights until even in color; or 180 °C shorter, with weights: two schools.",
+    "Bake through without weights.",
     160,
     26,
     tool="oven",
     sign="even color, base too",
 )
+_WEIGHTED = step(
+    "bake",
+    "Lined and weighted 12 min, then without until dry.",
+    180,
+    18,
+    tool="oven",
+    sign="even color, base too",
+)
+_WAYS = (Way("160 °C, longer", (_BAKE,)), Way("180 °C, with weights", (_WEIGHTED,)))
 _PASTE_STEPS = (_SAND, _BIND, _ROLL, _BAKE)
 _FLOUR = Part("flour", 250, "sand", "structure")
 _EGG = Part("egg", 50, "bind", "binds")
@@ -68,6 +77,7 @@ PASTES = Family(
             _SUGARS,
             measured_density_g_ml=0.62,
             base="flour",
+            ways=_WAYS,
         ),
         Job(
             *("nut", "lining, with nuts", SHORT, "lines a ring", 62),
@@ -84,6 +94,7 @@ PASTES = Family(
             _SUGARS,
             measured_density_g_ml=0.62,
             base="flour",
+            ways=_WAYS,
         ),
         Job(
             *("cocoa", "lining, with cocoa", SHORT, "lines a ring", 64),
@@ -100,6 +111,7 @@ PASTES = Family(
             _SUGARS,
             measured_density_g_ml=0.62,
             base="flour",
+            ways=_WAYS,
         ),
         Job(
             *("choux", "puffs", CHOUX, "falls from the spoon", 172),

@@ -20,7 +20,8 @@ class Wish:
     """What is chosen beside the job: ingredients by slot, options left out, size, dial.
 
     Without a size it is half a kilogram, without a value of the dial the job's aim. A ganache
-    that has to hold at another temperature than 18 °C is set firmer or softer for it.
+    that has to hold at another temperature than 18 °C is set firmer or softer for it. `way` names
+    one of the job's schools.
     """
 
     picks: Mapping[str, str]
@@ -28,6 +29,7 @@ class Wish:
     finished_g: float = USUAL_FINISHED_G
     dial: float | None = None
     holds_at_c: float | None = None
+    way: str = ""
 
     def __post_init__(self) -> None:
         if self.holds_at_c is not None:
@@ -61,11 +63,12 @@ def propose(
     Raises:
         CoreError: the pantry has nothing like a line of it.
         OutOfRange: the dial cannot be set so with these.
-        UnknownKey: a pick that is not in the pantry.
+        UnknownKey: a pick that is not in the pantry, a way there is not.
     Source:
         starters are this project's own; the dial's source is its own.
     """
-    parts = [one for one in job.parts if not (one.optional and one.stuff in wish.without)]
+    every, steps = job.made(wish.way)
+    parts = [one for one in every if not (one.optional and one.stuff in wish.without)]
     taken = [_picked(part, wish, pantry) for part in parts]
     pairs = tuple(zip(parts, taken, strict=True))
     formula = _starter(f"{family.name}, {job.name}", job, pairs)
@@ -76,7 +79,7 @@ def propose(
     factor = wish.finished_g / there.mix().finished_g
     sized = weighable(ready, there.weighed(line.mass_g * factor for line in set_.lines))
     why = {line.key: part.why for line, part in zip(sized.lines, parts, strict=True)}
-    return Proposal(sized, why, tempered(job.steps, taken), job.kind or family.kind)
+    return Proposal(sized, why, tempered(steps, taken), job.kind or family.kind)
 
 
 def _starter(name: str, job: Job, pairs: tuple[tuple[Part, Ingredient], ...]) -> Formula:

@@ -97,6 +97,7 @@ def _job(family: Family, job: Job) -> JobOut:
             for one in job.parts
             if one.optional
         ],
+        ways=[one.name for one in job.ways],
     )
 
 
@@ -133,13 +134,16 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     family, job = job_named(asked.job)
     shelf = pantry_of(member)
     picks = {slot: str(key) for slot, key in asked.picks.items()}
-    wish = Wish(picks, tuple(asked.without), asked.finished_g, asked.dial, asked.holds_at_c)
+    wish = Wish(
+        picks, tuple(asked.without), asked.finished_g, asked.dial, asked.holds_at_c, asked.way
+    )
     made = propose(family, job, wish, shelf, member.kitchen.altitude_m)
     entry = _entry(family, made, asked.job)
     book = settled_book(member, shelf, (made.formula,))
     told = (entry.kind, entry.model_dump(mode="json")["method"], entry.job)
     own = character_of(member, book, DRAFT, *told)
-    parts = [one for one in job.parts if not (one.optional and one.stuff in asked.without)]
+    every, _ = job.made(asked.way)
+    parts = [one for one in every if not (one.optional and one.stuff in asked.without)]
     lines = zip(parts, made.formula.lines, strict=True)
     return ProposalOut(
         entry=entry,

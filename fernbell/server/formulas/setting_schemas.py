@@ -64,6 +64,7 @@ class JobOut(Schema):
     notes: list[str]
     slots: list[SlotOut]
     options: list[OptionOut]
+    ways: list[str]
 
 
 class FamilyOut(Schema):
@@ -102,6 +103,7 @@ class WishIn(Entry):
     finished_g: float = 500.0
     dial: float | None = None
     holds_at_c: float | None = None
+    way: Annotated[str, StringConstraints(max_length=60)] = ""
 
     @model_validator(mode="after")
     def in_range(self) -> Self:

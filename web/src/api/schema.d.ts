@@ -2524,6 +2524,8 @@ export interface components {
             options: components["schemas"]["OptionOut"][];
             /** Slots */
             slots: components["schemas"]["SlotOut"][];
+            /** Ways */
+            ways: string[];
         };
         /**
          * Judged
@@ -4209,6 +4211,11 @@ export interface components {
             picks: {
                 [key: string]: string;
             };
+            /**
+             * Way
+             * @default
+             */
+            way: string;
             /**
              * Without
              * @default []

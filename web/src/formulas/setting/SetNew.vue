@@ -26,6 +26,7 @@ const picks = ref<Record<string, string>>({})
 const without = ref<string[]>([])
 const grams = ref(500)
 const holdsAt = ref<number | null>(null)
+const way = ref('')
 const name = ref('')
 watch(
   () => job.value?.key,
@@ -33,6 +34,7 @@ watch(
     picks.value = {}
     without.value = []
     holdsAt.value = null
+    way.value = ''
   },
 )
 const wish = (): Wish | null =>
@@ -43,6 +45,7 @@ const wish = (): Wish | null =>
         without: without.value,
         finished_g: grams.value,
         holds_at_c: holdsAt.value,
+        way: way.value,
       }
     : null
 const { data, error: refused } = useProposal(wish)
@@ -100,6 +103,14 @@ function make() {
             show-search
             :filter-option="fitsOption"
             @change="(id) => (picks = { ...picks, [slot]: String(id) })"
+          />
+        </label>
+        <label v-if="job.ways.length" class="word">
+          <span>way</span>
+          <ChoiceField
+            :value="way || job.ways[0]"
+            :options="job.ways.map((one) => ({ value: one, label: one }))"
+            @change="(one) => (way = String(one))"
           />
         </label>
         <fieldset v-if="job.options.length">

@@ -38,6 +38,7 @@ const job: Job = {
   notes: ['2 h cold'],
   slots: [{ slot: 'with', usual: 'dark couverture' }],
   options: [{ stuff: 'butter', name: 'butter', why: 'a short melt' }],
+  ways: [],
 }
 const FAMILIES = {
   families: [

@@ -46,6 +46,7 @@ export interface Wish {
   without: string[]
   finished_g: number
   holds_at_c: number | null
+  way: string
 }
 
 /** A proposed formula for a job; it follows every choice. */
