@@ -261,6 +261,10 @@ fieldset {
   gap: 8px;
 }
 
+.dial .quiet {
+  margin-left: 6px;
+}
+
 .dial :deep(strong) {
   font-size: 22px;
 }
