@@ -106,6 +106,17 @@ def choose(page: Page, label: str, option: str) -> None:
     page.locator(".ant-select-item-option").get_by_text(option).click()
 
 
+def close_dialog(page: Page) -> None:
+    """Escape, as often as it takes: a dialog that only fades in does not listen yet."""
+    dialog = page.get_by_role("dialog")
+    for _ in range(40):
+        if not dialog.is_visible():
+            return
+        page.keyboard.press("Escape")
+        page.wait_for_timeout(100)
+    expect(dialog).to_be_hidden()
+
+
 def open_formula(page: Page, site: str, name: str) -> None:
     come_in(page, site)
     page.get_by_role("link", name="Formulas").click()

@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import choose, come_in, enter, open_formula
+from tests.browser.conftest import choose, close_dialog, come_in, enter, open_formula
 
 
 def grams(page: Page, name: str) -> str:
@@ -80,7 +80,7 @@ def test_two_revisions_are_compared_and_one_is_brought_back(page: Page, demo: st
     number = dialog.get_by_role("row", name="Set number")
     expect(number).to_contain_text("1.1")
     expect(number).to_contain_text("0.8")
-    page.keyboard.press("Escape")
+    close_dialog(page)
     panel.get_by_role("button", name="bring back").first.click()
     expect(page.get_by_label("Grams of Cream, 35 %")).to_have_value("214")
     expect(page.get_by_text("revision 3")).to_be_visible()
@@ -93,7 +93,7 @@ def test_what_cooks_off_follows_the_thermometer(page: Page, demo: str) -> None:
     page.get_by_role("region", name="What is in it").get_by_title(
         re.compile("How Water in Amber caramel")
     ).click()
-    page.keyboard.press("Escape")
+    close_dialog(page)
     before = what.get_by_title("How Amber caramel, finished comes about").inner_text()
     enter(page, "Cooked to", "115")
     expect(what.get_by_title("How Amber caramel, finished comes about")).not_to_have_text(before)
@@ -107,7 +107,7 @@ def test_a_person_reads_in_fahrenheit_and_us_cups(page: Page, demo: str) -> None
     page.get_by_role("menuitem", name="How I read figures").click()
     choose(page, "Temperatures", "°F")
     choose(page, "Cups and spoons", "US: cup 237 ml")
-    page.keyboard.press("Escape")
+    close_dialog(page)
     # 106 °C x 1.8 + 32.
     expect(page.get_by_label("Cooked to")).to_have_value("222.8")
     expect(page.get_by_role("list", name="Steps")).to_contain_text("338 °F")

@@ -101,10 +101,15 @@ export function useWrites<K extends Kind>(kind: K) {
       (page) => page && { ...page, items: page.items.filter((one) => one.id !== id) },
     )
   }
+  /** A list asked for before the write may come after it: what is under way does not count. */
+  const readListAnew = async () => {
+    await client.cancelQueries({ queryKey: [kind, 'list'] })
+    await client.invalidateQueries({ queryKey: [kind, 'list'] })
+  }
   const settle = (row: Full) => {
     client.setQueryData([kind, 'one', row.id], row)
     if (row.archived) dropFromLists(row.id)
-    void client.invalidateQueries({ queryKey: [kind, 'list'] })
+    void readListAnew()
     void client.invalidateQueries({ queryKey: [kind, 'history', row.id] })
     void client.invalidateQueries({ queryKey: ['worked out'] })
   }
