@@ -49,6 +49,17 @@ class CoreError(ValueError):
         return f"{field_words(self.field)} must be {self.allowed}, not {self.value}."
 
 
+class Lacking(CoreError):
+    """Something is missing that a person can add; `says` is the whole sentence."""
+
+    def __init__(self, field: str, says: str) -> None:
+        super().__init__(field, None, says)
+
+    def sentence(self) -> str:
+        """What went wrong, for a person."""
+        return self.allowed
+
+
 class OutOfRange(CoreError):
     """A number outside the range in which the relation holds."""
 

@@ -41,8 +41,9 @@ from fernbell.core.formulas import (
     compose,
     settled,
 )
+from fernbell.core.formulas.figures import hold_parts
 from fernbell.core.heat import sucrose_at
-from fernbell.core.pantry import ChocolateKind, Ingredient, Role, role_of
+from fernbell.core.pantry import ChocolateKind, Ingredient, MakeUp, Role, role_of
 from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.formulas import FORMULAS
 from fernbell.server.demo.pantry import STOCKS
@@ -145,7 +146,7 @@ def test_turning_moves_the_liquid_and_leaves_the_rest_in_proportion() -> None:
 def test_a_dial_says_what_can_be_had_and_what_is_missing() -> None:
     dial = job_named("ganache.slice")[1].dial
     butter_only = Formula("f", "Butter", (replace(DEMO.formula("dark-ganache").lines[3]),))
-    with pytest.raises(CoreError, match="to turn"):
+    with pytest.raises(CoreError, match="none of what this dial moves: cream"):
         turn(dial, lines_for(butter_only), 1.2)
     # Couverture alone in butter: its water is the butter's, and no cream can be taken out.
     with pytest.raises(OutOfRange, match="with these lines"):
@@ -501,3 +502,55 @@ def test_sugar_alone_boiled_to_the_caramels_temperatures_keeps_the_water_of_the_
     there = replace(lines, formula=turn(job_named("caramel.fill")[1].dial, lines, celsius))
     left = FIGURES["water"].value(there.mix())
     assert 100 - left == pytest.approx(sucrose_at(celsius), abs=0.05)
+
+
+def test_a_cream_nobody_knows_is_named_and_breaks_nothing() -> None:
+    family, job = job_named("mousse.fruit")
+    made = propose(family, job, Wish({}), PANTRY)
+    strange = replace(BY_KEY["cream-35"], make_up=None, egg=None)
+    lines = lines_for(made.formula, (*(one for one in PANTRY if one.key != "cream-35"), strange))
+    # Nobody knows that it is cream, so nothing is folded; a make-up half known says whose.
+    assert folding(lines, made.steps) is None
+    half = replace(strange, make_up=MakeUp(water=59, other_fat=35))
+    lines = lines_for(made.formula, (*(one for one in PANTRY if one.key != "cream-35"), half))
+    with pytest.raises(CoreError, match="make-up of Cream, 35 % is unknown"):
+        folding(lines, made.steps)
+    assert asides("mousse", lines, made.steps) == ()
+
+
+def test_the_heat_the_base_gives_up_is_the_heat_the_cream_takes() -> None:
+    family, job = job_named("mousse.anglaise")
+    made = propose(family, job, Wish({}), PANTRY)
+    found = folding(lines_for(made.formula), made.steps)
+    assert found is not None
+    given = {one.name: one.value for one in found.given}
+    gives = given["base, for each degree"] * (given["base is at"] - found.value)
+    takes = given["cream, for each degree"] * (found.value - given["cream is at"])
+    assert gives == pytest.approx(takes + given["its milk fat takes, melting"], rel=1e-6)
+    # About 3.4 kJ a kilogram and degree for a custard, 3.3 for cream; published tables, memory.
+    assert given["base, for each degree"] / given["base"] * 1000 == pytest.approx(3.4, abs=0.3)
+
+
+def test_what_compound_holds_does_not_pass_for_gelatin() -> None:
+    lines = proposed("mousse.ganache", picks={"with": "compound-dark"})
+    by_gelatin, by_cocoa = hold_parts(lines.mix())
+    assert by_gelatin == 0
+    warm = asides("mousse", lines, ())[2]
+    assert warm.working.value == pytest.approx(0.9 * by_cocoa)
+
+
+def test_a_hold_number_is_recomputed_by_hand_from_its_working() -> None:
+    lines = proposed("mousse.white")
+    held = asides("mousse", lines, ())[0].working
+    gelatin, water, cocoa, whole = (one.value for one in held.given)
+    assert held.value == pytest.approx(100 * gelatin / water / 1.6 + 100 * cocoa / whole / 20)
+
+
+def test_an_empty_formula_and_a_short_pantry_are_told_in_plain_words() -> None:
+    dial = job_named("ganache.slice")[1].dial
+    told = read_dial(dial, lines_for(Formula("f", "Untitled"))).refusal
+    assert told == "Nothing of Untitled weighs anything yet."
+    with pytest.raises(CoreError, match="There is no dark couverture in the pantry"):
+        propose(*job_named("ganache.slice"), Wish({}), PANTRY[:10])
+    with pytest.raises(CoreError, match="It is stronger than 101"):
+        turn(job_named("caramel.fill")[1].dial, proposed("caramel.fill"), 101)

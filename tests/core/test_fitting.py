@@ -290,7 +290,7 @@ def test_impossible_demands_are_refused_with_what_is_allowed(make: object, messa
 def test_demands_about_lines_that_are_not_there_and_empty_formulas_are_refused() -> None:
     with pytest.raises(UnknownKey):
         fit(GANACHE, (Locked("nobody"),))
-    with pytest.raises(CoreError, match="weigh something"):
+    with pytest.raises(CoreError, match="weighs anything"):
         fit(after(GANACHE, [0, 0, 0, 0]), (Finished(10),))
     with pytest.raises(OutOfRange):
         GANACHE.mix([-1, 0, 0, 0])

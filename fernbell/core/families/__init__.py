@@ -5,7 +5,7 @@ from fernbell.core.families.asides import asides
 from fernbell.core.families.catalog import FAMILIES, job_named
 from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
 from fernbell.core.families.drips import SPACING_MM, Drips, drips
-from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, Part, find_job
+from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, Part
 from fernbell.core.families.folding import folding, judge_fold
 from fernbell.core.families.proposing import Proposal, Wish, propose, slot_choices, tempered
 from fernbell.core.families.sentence import Slot, sentence
@@ -38,7 +38,6 @@ __all__ = [
     "asides",
     "choices",
     "drips",
-    "find_job",
     "fits",
     "folding",
     "job_named",

@@ -1,10 +1,11 @@
 """Every family: one file each, put on the list here."""
 
+from fernbell.core.errors import UnknownKey
 from fernbell.core.families.caramel import CARAMEL
 from fernbell.core.families.chocolate_work import CHOCOLATE_WORK
 from fernbell.core.families.creams import CREAMS
 from fernbell.core.families.custards import CUSTARDS
-from fernbell.core.families.family import Family, Job, find_job
+from fernbell.core.families.family import Family, Job
 from fernbell.core.families.fruit import FRUIT
 from fernbell.core.families.ganache import GANACHE
 from fernbell.core.families.glazes import GLAZES
@@ -42,4 +43,8 @@ def job_named(job: str) -> tuple[Family, Job]:
     Source:
         definition.
     """
-    return find_job(FAMILIES, job)
+    first, _, second = job.partition(".")
+    for one in FAMILIES:
+        if one.key == first:
+            return one, one.job(second)
+    raise UnknownKey("job", job, f"a job of {', '.join(one.key for one in FAMILIES)}")

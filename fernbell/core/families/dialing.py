@@ -6,9 +6,9 @@ from dataclasses import dataclass, replace
 
 from scipy.optimize import brentq
 
-from fernbell.core.errors import CoreError, OutOfRange
+from fernbell.core.errors import CoreError, Lacking, OutOfRange
 from fernbell.core.families.family import Dial, DialBand
-from fernbell.core.formulas import FORMULA_STEP_G, CookedTo, Formula, Lines, Until
+from fernbell.core.formulas import CookedTo, Formula, Lines, Until
 from fernbell.core.measures import round_to_scale
 from fernbell.core.working import Working, figure_text
 
@@ -61,7 +61,7 @@ def turn(dial: Dial, lines: Lines, value: float) -> Formula:
     """
     kept = lines.mix().finished_g
     if not kept > 0:
-        raise CoreError("lines", "nothing", "lines that weigh something")
+        raise Lacking("lines", "Nothing of it weighs anything yet.")
     turned = (
         _cooked(dial, lines, value) if isinstance(dial.lever, Until) else _moved(dial, lines, value)
     )
@@ -80,11 +80,7 @@ def weighable(lines: Lines, formula: Formula) -> Formula:
         largest-remainder method; the scales are the pantry's.
     """
 
-    def step(of: str | None) -> float:
-        return FORMULA_STEP_G if of is None else lines.book.ingredient(of).weigh_step_g
-
-    steps = [step(line.ingredient) for line in formula.lines]
-    rounded = round_to_scale([line.mass_g for line in formula.lines], steps)
+    rounded = round_to_scale([line.mass_g for line in formula.lines], lines.steps_g)
     pairs = zip(formula.lines, rounded.masses_g, strict=True)
     return replace(formula, lines=tuple(replace(line, mass_g=own) for line, own in pairs))
 
@@ -95,7 +91,7 @@ def _cooked(dial: Dial, lines: Lines, value: float) -> Formula:
     formula = replace(lines.formula, losses=losses)
     mix = replace(lines, formula=formula).mix()
     if mix.own.cooking.refusal:
-        raise CoreError(dial.figure.code, f"{value:g}", mix.own.cooking.refusal)
+        raise Lacking(dial.figure.code, mix.own.cooking.refusal)
     return formula
 
 
@@ -104,7 +100,7 @@ def _moved(dial: Dial, lines: Lines, value: float) -> Formula:
     lever = [role in dial.lever for role in lines.roles]
     pairs = tuple(zip(lines.formula.lines, lever, strict=True))
     if not any(one.mass_g for one, moves in pairs if moves):
-        raise CoreError("lines", "none of them", f"some {' or '.join(dial.lever)} to turn")
+        raise Lacking("lines", f"It has none of what this dial moves: {', '.join(dial.lever)}.")
 
     def at(power: float) -> tuple[float, ...]:
         factor = math.exp(power)

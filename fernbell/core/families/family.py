@@ -1,6 +1,6 @@
 """What a family of formulas knows: its jobs, dials, windows, order of method, failures, rescue."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Mapping
 from dataclasses import dataclass, field
 
 from fernbell.core.errors import CoreError, UnknownKey
@@ -44,16 +44,6 @@ class Dial:
         for low, high in zip(self.bands, self.bands[1:], strict=False):
             if low.most != high.least:
                 raise CoreError("bands", f"{low.name} and {high.name}", "end to end")
-
-    @property
-    def least(self) -> float:
-        """Where it begins."""
-        return self.bands[0].least
-
-    @property
-    def most(self) -> float:
-        """Where it ends."""
-        return self.bands[-1].most
 
     def band_at(self, value: float) -> DialBand | None:
         """The band a value lies in; None off the dial."""
@@ -211,24 +201,3 @@ def reading(code: str) -> Figure:
         definition.
     """
     return FIGURES[code]
-
-
-def find_job(families: Iterable[Family], job: str) -> tuple[Family, Job]:
-    """The job named 'family.job'.
-
-    Args:
-        families: where to look, shape (n,) [Family].
-        job: such as 'ganache.slice' [text].
-    Returns:
-        its family, and the job [Family, Job].
-    Raises:
-        UnknownKey: no such family or job.
-    Source:
-        definition.
-    """
-    first, _, second = job.partition(".")
-    every = tuple(families)
-    for one in every:
-        if one.key == first:
-            return one, one.job(second)
-    raise UnknownKey("job", job, f"a job of {', '.join(one.key for one in every)}")

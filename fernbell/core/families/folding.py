@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 
+from fernbell.core.errors import Lacking
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas import Composition, Lines, Step, compose
 from fernbell.core.formulas.book import Book, Formula
@@ -10,6 +11,7 @@ from fernbell.core.heat import (
     MILK_FAT_MELTS_KJ_KG,
     MIXING_SOURCE,
     Portion,
+    heat_between,
     mixed_at,
 )
 from fernbell.core.pantry import FATS, SUGARS, ChocolateKind, Role
@@ -30,12 +32,16 @@ _GROUPS: Mapping[str, tuple[str, ...]] = {
 }
 """Components by group of the specific heats; dry cocoa and acids count as carbohydrate."""
 
-BASES: Mapping[str, tuple[float, float]] = {
-    "dark chocolate": (35, 40),
-    "white or milk chocolate": (30, 35),
-    "gelatin": (25, 32),
+FOLDS_AT: Mapping[ChocolateKind, tuple[float, float]] = {
+    ChocolateKind.DARK: (35, 40),
+    ChocolateKind.COMPOUND: (35, 40),
+    ChocolateKind.MILK: (30, 35),
+    ChocolateKind.WHITE: (30, 35),
 }
-"""Base before the cream goes in, by what sets it [°C]; common practice."""
+"""Chocolate base before the cream goes in, the firmest first [°C]; common practice."""
+
+GELATIN_FOLDS_AT = (25.0, 32.0)
+"""The same of a base set by gelatin alone [°C]; common practice."""
 
 
 def folding(lines: Lines, steps: tuple[Step, ...]) -> Working | None:
@@ -47,21 +53,24 @@ def folding(lines: Lines, steps: tuple[Step, ...]) -> Working | None:
     Returns:
         the temperature with its working; None where no cream is folded at a temperature [°C].
     Raises:
-        CoreError: a make-up that is not known.
+        Lacking: a make-up that is not known.
     Source:
         heat balance, Choi and Okos; a third of the milk fat melts on the way, from memory.
     """
     at = _fold(lines, steps)
-    if at is None or at.temperature_c is None:
+    if at is None or at.temperature_c is None or at.temperature_c <= CREAM_C:
         return None
     parts = [_part(lines, at.stage, cream=cream) for cream in (True, False)]
     cold, warm = parts
     if not cold.mass_g or not warm.mass_g:
         return None
-    fat = cold.grams["milk_fat"] / 1000
     base = Portion(warm.mass_g, at.temperature_c, _shares(warm))
-    cream = Portion(cold.mass_g, CREAM_C, _shares(cold), fat * MILK_FAT_MELTS_KJ_KG)
-    value = mixed_at((base, cream))
+    cold_shares = _shares(cold)
+    melts = cold.grams["milk_fat"] / 1000 * MILK_FAT_MELTS_KJ_KG
+    value = mixed_at((base, Portion(cold.mass_g, CREAM_C, cold_shares, melts)))
+    given_up = warm.mass_g / 1000 * heat_between(base.shares, value, at.temperature_c)
+    taken = cold.mass_g / 1000 * heat_between(cold_shares, CREAM_C, value)
+    per_k = (given_up / (at.temperature_c - value), taken / (value - CREAM_C))
     return Working(
         figure=f"{lines.formula.name}, folded",
         value=value,
@@ -71,10 +80,14 @@ def folding(lines: Lines, steps: tuple[Step, ...]) -> Working | None:
             Given("base is at", at.temperature_c, "°C"),
             Given("cream", cold.mass_g, "g"),
             Given("cream is at", CREAM_C, "°C"),
-            Given("its milk fat takes, melting", fat * MILK_FAT_MELTS_KJ_KG, "kJ"),
+            Given("base, for each degree", per_k[0], "kJ"),
+            Given("cream, for each degree", per_k[1], "kJ"),
+            Given("its milk fat takes, melting", melts, "kJ"),
         ),
         rule="what the base gives up, the cream takes",
-        arithmetic=f"both at {figure_text(value)} °C",
+        arithmetic=f"{figure_text(per_k[0])} × ({at.temperature_c:g} − {value:.1f}) = "
+        f"{figure_text(given_up)} kJ; {figure_text(per_k[1])} × ({value:.1f} − {CREAM_C:g}) + "
+        f"{figure_text(melts)} = {figure_text(taken + melts)} kJ",
         source=MIXING_SOURCE,
     )
 
@@ -91,10 +104,10 @@ def judge_fold(kind: str, lines: Lines, steps: tuple[Step, ...]) -> tuple[Judged
     Source:
         windows of common practice.
     """
-    at, name = _fold(lines, steps), _set_by(lines)
-    if kind != "mousse" or at is None or at.temperature_c is None or name is None:
+    at, base = _fold(lines, steps), _base(lines)
+    if kind != "mousse" or at is None or at.temperature_c is None or base is None:
         return ()
-    least, most = BASES[name]
+    name, (least, most) = base
     if least - 1 <= at.temperature_c <= most + 1:
         return ()
     hot = at.temperature_c > most
@@ -146,20 +159,19 @@ def _part(lines: Lines, stage: str, *, cream: bool) -> Composition:
 
 
 def _shares(made: Composition) -> dict[str, float]:
+    every = tuple(part for parts in _GROUPS.values() for part in parts)
+    if not made.known(*every):
+        names = ", ".join(made.needs(*every))
+        raise Lacking("make_up", f"The make-up of {names} is unknown: enter it in the pantry.")
     return {
-        group: sum(made.grams.get(part, 0.0) for part in parts) / made.mass_g
+        group: sum(made.grams[part] for part in parts) / made.mass_g
         for group, parts in _GROUPS.items()
     }
 
 
-def _set_by(lines: Lines) -> str | None:
-    kinds = [
-        chocolate.kind
-        for line in lines.formula.lines
-        if line.ingredient and (chocolate := lines.book.ingredient(line.ingredient).chocolate)
-    ]
-    if ChocolateKind.DARK in kinds:
-        return "dark chocolate"
-    if ChocolateKind.MILK in kinds or ChocolateKind.WHITE in kinds:
-        return "white or milk chocolate"
-    return "gelatin" if Role.GELATIN in lines.roles else None
+def _base(lines: Lines) -> tuple[str, tuple[float, float]] | None:
+    """What sets the base, and its window."""
+    for kind, window in FOLDS_AT.items():
+        if kind in lines.chocolates:
+            return f"{kind} chocolate" if kind is not ChocolateKind.COMPOUND else kind, window
+    return ("gelatin", GELATIN_FOLDS_AT) if Role.GELATIN in lines.roles else None

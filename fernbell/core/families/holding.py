@@ -4,8 +4,8 @@ from collections.abc import Iterator
 
 from fernbell.core.families.aside import Aside
 from fernbell.core.formulas import FIGURES, Lines, Step
-from fernbell.core.formulas.figures import COCOA_SLICES, HOLD_SOURCE
-from fernbell.core.pantry import ChocolateKind
+from fernbell.core.formulas.figures import HOLD_SOURCE, hold_parts
+from fernbell.core.pantry import PALE
 from fernbell.core.working import Given, Working, figure_text
 
 SLICES_FROM = 0.7
@@ -47,10 +47,8 @@ def _aside(name: str, working: Working, least: float, yes: str, no: str) -> Asid
 
 def _warm(lines: Lines) -> Working:
     mix = lines.mix()
-    held = FIGURES["hold"].working(mix)
-    cocoa = 100 * mix.grams("cocoa_butter", "cocoa_solids") / mix.own.mass_g / COCOA_SLICES
-    gelatin = max(held.value - cocoa, 0.0)
-    share = WARM_PALE if _pale(lines) else WARM_COCOA
+    held, (gelatin, cocoa) = FIGURES["hold"].working(mix), hold_parts(mix)
+    share = WARM_PALE if lines.chocolates & PALE else WARM_COCOA
     warm = WARM_GELATIN * gelatin + share * cocoa
     return Working(
         "Hold number after an hour at 20 °C",
@@ -63,12 +61,3 @@ def _warm(lines: Lines) -> Working:
         HOLD_SOURCE,
         (held,),
     )
-
-
-def _pale(lines: Lines) -> bool:
-    kinds = {
-        chocolate.kind
-        for line in lines.formula.lines
-        if line.ingredient and (chocolate := lines.book.ingredient(line.ingredient).chocolate)
-    }
-    return bool(kinds & {ChocolateKind.MILK, ChocolateKind.WHITE})

@@ -128,10 +128,8 @@ def tempered(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ..
     if figures is None:
         return steps
     own = {"temper": figures.work_c, "melt": figures.melt_c}
-    melts = any(one.chocolate for one in taken)
     return tuple(
-        replace(one, temperature_c=own[one.stage]) if melts and one.stage in own else one
-        for one in steps
+        replace(one, temperature_c=own[one.stage]) if one.stage in own else one for one in steps
     )
 
 

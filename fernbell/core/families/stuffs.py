@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field, replace
 
-from fernbell.core.errors import CoreError
+from fernbell.core.errors import Lacking
 from fernbell.core.pantry import COMPONENTS, LIQUIDS, ChocolateKind, Ingredient, Role, role_of
 
 
@@ -68,7 +68,6 @@ STUFFS: Mapping[str, Stuff] = {
     "invert": Stuff(
         "invert sugar", (_R.SYRUP,), {"glucose": 38, "fructose": 38, "water": 22}, ("invert",)
     ),
-    "honey": Stuff("honey", (_R.SYRUP,), {"fructose": 39, "glucose": 32, "water": 18}, ("honey",)),
     "water": Stuff("water", (_R.WATER,), {"water": 100}),
     "salt": Stuff("salt", (_R.SALT,), {"salt": 100}, ("flakes",)),
     "gelatin": Stuff("gelatin", (_R.GELATIN,), {"gelatin": 87}, ("powder",)),
@@ -81,26 +80,13 @@ STUFFS: Mapping[str, Stuff] = {
         {"other_fat": 50, "protein": 21},
         ("ground almond",),
     ),
-    "nut-paste": Stuff(
-        "nut paste", (_R.NUT,), {"other_fat": 62, "protein": 15}, ("hazelnut paste", "paste")
-    ),
     "crumbs": Stuff("biscuit crumbs", (_R.CRUMB,), {"starch": 45, "other_fat": 15}),
-    "oats": Stuff("oat flakes", (_R.FLOUR,), {"starch": 58, "fiber": 10}, ("oat",)),
     "puree": Stuff("fruit purée", (_R.FRUIT,), {"water": 85, "fructose": 4}, ("raspberry pur",)),
-    "sharp-puree": Stuff(
-        "sharp fruit purée", (_R.FRUIT,), {"water": 84, "acids": 3}, ("blackcurrant", "passion")
-    ),
     "lemon": Stuff("lemon juice", (_R.FRUIT,), {"water": 91, "acids": 6}, ("lemon juice",)),
-    "acid": Stuff("citric acid", (_R.OTHER,), {"acids": 100}, ("citric",), named=True),
     "spirit": Stuff("spirit", (_R.ALCOHOL,), {"alcohol": 33, "water": 66}, ("rum", "brandy")),
     "wine": Stuff("sweet wine", (_R.ALCOHOL,), {"alcohol": 12, "water": 75}, ("wine",)),
-    "coffee": Stuff("coffee", (_R.WATER,), {"water": 99}, ("coffee",)),
     "vanilla": Stuff("vanilla", (_R.OTHER,), {}, ("vanilla pod",), named=True),
-    "soda": Stuff("baking powder", (_R.OTHER,), {}, ("baking powder",), named=True),
     "tartar": Stuff("cream of tartar", (_R.OTHER,), {}, ("cream of tartar",), named=True),
-    "fresh-cheese": Stuff(
-        "fresh cheese", (_R.CREAM,), {"water": 60, "milk_fat": 24}, ("fresh cheese",)
-    ),
 }
 """Every stuff of the starters; words are looked for in names written small."""
 
@@ -168,13 +154,13 @@ def nearest(stuff: Stuff, pantry: Iterable[Ingredient]) -> Ingredient:
     Returns:
         the nearest [Ingredient].
     Raises:
-        CoreError: the pantry has nothing like it; names it.
+        Lacking: the pantry has nothing like it; names it.
     Source:
         least sum of differences of the make-ups.
     """
     found = choices(stuff, pantry)
     if not found:
-        raise CoreError("pantry", f"nothing like {stuff.name}", f"some {stuff.name} in the pantry")
+        raise Lacking("pantry", f"There is no {stuff.name} in the pantry: add some first.")
     return found[0]
 
 

@@ -3,18 +3,11 @@
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
-from fernbell.core.pantry import FATS, ChocolateKind, Ingredient, Role, role_of
+from fernbell.core.families.folding import FOLDS_AT
+from fernbell.core.pantry import FATS, PALE, ChocolateKind, Ingredient, Role, role_of
 
 WHIPS_FROM = 30.0
 """Fat a cream needs to whip [%]; common practice."""
-
-FOLDS_AT: Mapping[ChocolateKind, str] = {
-    ChocolateKind.DARK: "35-40",
-    ChocolateKind.MILK: "30-35",
-    ChocolateKind.WHITE: "30-35",
-    ChocolateKind.COMPOUND: "35-40",
-}
-"""Chocolate base before cream is folded in, by kind [°C]; common practice."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,9 +96,9 @@ def _chocolates(was: Ingredient, new: Ingredient, kind: str) -> Iterator[Note]:
             "goes first.",
         )
     if kind == "mousse" and FOLDS_AT[before.kind] != FOLDS_AT[after.kind]:
-        yield Note("temperatures", f"Fold the cream in at {FOLDS_AT[after.kind]} °C.")
-    pale = (ChocolateKind.MILK, ChocolateKind.WHITE)
-    if after.kind in pale and before.kind not in pale:
+        least, most = FOLDS_AT[after.kind]
+        yield Note("temperatures", f"Fold the cream in at {least:g}-{most:g} °C.")
+    if after.kind in PALE and before.kind not in PALE:
         yield Note("temperatures", "Milk solids scorch: no direct heat, not above 45 °C.")
         yield Note("waits", "Softer butter: it sets more slowly, the night instead of hours.")
 
@@ -140,9 +133,9 @@ def _whipping(new: Ingredient) -> Iterator[Note]:
 
 def _plant(was: Ingredient, new: Ingredient) -> Iterator[Note]:
     dairy = (Role.MILK, Role.CREAM)
-    if role_of(was) not in dairy or "milk" in (new.allergens or ()):
+    if role_of(was) not in dairy or role_of(new) not in dairy or new.allergens is None:
         return
-    if "milk" in (was.allergens or ()) and role_of(new) in (*dairy, Role.FRUIT):
+    if "milk" in (was.allergens or ()) and "milk" not in new.allergens:
         yield Note(
             "order",
             "A plant drink splits with acid and coffee; oat drink's enzymes thin starch creams: "

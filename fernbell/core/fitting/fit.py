@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fernbell.core.errors import CoreError
+from fernbell.core.errors import Lacking
 from fernbell.core.fitting.demands import (
     Demand,
     EggsWhole,
@@ -16,8 +16,9 @@ from fernbell.core.fitting.demands import (
 )
 from fernbell.core.fitting.rows import Row, Vector, rows_of
 from fernbell.core.fitting.solve import MET, Begin, Found, nearest
-from fernbell.core.formulas import FORMULA_STEP_G, Formula, Lines, Mix
+from fernbell.core.formulas import Formula, Line, Lines, Mix
 from fernbell.core.measures import round_to_scale
+from fernbell.core.working import figure_text
 
 FIT_SOURCE = (
     "least sum of relative changes of the lines, by linear programs one after the other (HiGHS)"
@@ -81,13 +82,13 @@ def fit(lines: Lines, demands: tuple[Demand, ...]) -> Fit:
     Raises:
         Unsettled: the search does not come to rest.
         UnknownKey: a demand is about a line that is not there.
-        CoreError: nothing in it, or a figure that cannot be read.
+        Lacking: nothing in it, or a figure that cannot be read.
     Source:
         scipy milp (HiGHS); conflicts by leaving out one demand after the other.
     """
     start = lines.mix()
     if not start.finished_g > 0:
-        raise CoreError("lines", "nothing", "lines that weigh something")
+        raise Lacking("lines", "Nothing of it weighs anything yet.")
     kept = None
     if not any(isinstance(one, Finished | Uses) for one in demands):
         kept = start.finished_g
@@ -102,13 +103,20 @@ def fit(lines: Lines, demands: tuple[Demand, ...]) -> Fit:
         tuple(float(one) for one in found.masses_g),
         _moves(lines, every, rows, found, formula, kept=kept),
         tuple(
-            Asked(one, says(one, lines.book, lines.formula), _missed(found, rows, at))
+            Asked(one, _words(one, lines, every, kept), _missed(found, rows, at))
             for at, one in enumerate(every)
         ),
-        tuple(says(one, lines.book, lines.formula) for one in conflict),
+        tuple(_words(one, lines, every, kept) for one in conflict),
         kept,
         found.solves,
     )
+
+
+def _words(demand: Demand, lines: Lines, demands: tuple[Demand, ...], kept: float | None) -> str:
+    """A demand in words; the size that nobody asked for is one that stays."""
+    if kept is not None and demand is demands[-1]:
+        return f"the {figure_text(kept)} g stay"
+    return says(demand, lines.book, lines.formula)
 
 
 def _factor(lines: Lines, start: Mix, demands: tuple[Demand, ...]) -> float:
@@ -169,19 +177,13 @@ def _weighable(lines: Lines, demands: tuple[Demand, ...], masses_g: Vector) -> F
     exact = {one.line for one in demands if isinstance(one, Uses | Locked)}
     whole = any(isinstance(one, EggsWhole) for one in demands)
 
-    def step(at: int) -> float | None:
-        line = lines.formula.lines[at]
-        if line.ingredient is None:
-            return None if line.key in exact else FORMULA_STEP_G
-        ingredient = lines.book.ingredient(line.ingredient)
-        if line.key in exact or (whole and ingredient.egg is not None):
-            return None
-        return ingredient.weigh_step_g
+    def is_exact(line: Line) -> bool:
+        of = lines.book.ingredient(line.ingredient) if line.ingredient else None
+        return line.key in exact or (whole and of is not None and of.egg is not None)
 
-    steps = [step(i) for i in range(len(masses_g))]
-    places = [i for i, own in enumerate(steps) if own is not None]
+    places = [i for i, line in enumerate(lines.formula.lines) if not is_exact(line)]
     rounded = round_to_scale(
-        [float(masses_g[i]) for i in places], [own for own in steps if own is not None]
+        [float(masses_g[i]) for i in places], [lines.steps_g[i] for i in places]
     )
     weighed = [round(float(one), 6) for one in masses_g]
     for i, own in zip(places, rounded.masses_g, strict=True):
@@ -223,7 +225,7 @@ def _moves(
             if binds and slope * moved > 1e-9 and not isinstance(demands[row.at], Locked)
         ]
         because = tuple(one for one in dict.fromkeys(pulls) if kept is None or one != words[-1])
-        because = because or (("the size stays",) if kept is not None else ())
+        because = because or ("the size stays" if kept is not None else "the size asked",)
         name = lines.book.line_name(line)
         out.append(Move(line.key, name, float(before[i]), after.mass_g, because))
     return tuple(out)

@@ -4,15 +4,17 @@ from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from functools import cached_property
 
-from fernbell.core.errors import CoreError, check_range
+from fernbell.core.errors import Lacking, check_range
 from fernbell.core.formulas.book import Book, Formula, Line
 from fernbell.core.formulas.composition import Composition, cooked, gather, shares_of
 from fernbell.core.formulas.contents import READINGS
 from fernbell.core.formulas.cooking import SOLUBLE, SOLUBLE_KINDS, dissolved
 from fernbell.core.formulas.setting import coating_share, gelatin_g
+from fernbell.core.formulas.sheets import FORMULA_STEP_G
 from fernbell.core.formulas.sweetness import SWEET_PARTS, sweet_terms
+from fernbell.core.formulas.waters import activity, boiling, without_alcohol
 from fernbell.core.heat import Solution, boils_at, water_activity
-from fernbell.core.pantry import FATS, Role, School, role_by, role_of
+from fernbell.core.pantry import FATS, ChocolateKind, Role, School, role_by, role_of
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Given, Working, figure_text
 
 HOLD_SOURCE = (
@@ -40,6 +42,20 @@ class Lines:
     def coatings(self) -> tuple[float, ...]:
         """What a gram of each line firms as compound, beside its cocoa."""
         return tuple(coating_share(self.book, line) for line in self.formula.lines)
+
+    @cached_property
+    def chocolates(self) -> frozenset[ChocolateKind]:
+        """The kinds of chocolate on its lines."""
+        own = (self.book.ingredient(one.ingredient) for one in self.formula.lines if one.ingredient)
+        return frozenset(one.chocolate.kind for one in own if one.chocolate)
+
+    @cached_property
+    def steps_g(self) -> tuple[float, ...]:
+        """What each line is weighed to."""
+        of = (line.ingredient for line in self.formula.lines)
+        return tuple(
+            FORMULA_STEP_G if one is None else self.book.ingredient(one).weigh_step_g for one in of
+        )
 
     def _role(self, line: Line) -> Role:
         if line.ingredient is not None:
@@ -87,10 +103,18 @@ class Mix:
 
     def grams(self, *parts: str) -> float:
         """Grams of components after cooking; refused while one is unknown or nothing is there."""
+        if not self.own.mass_g > 0:
+            raise Lacking("lines", f"Nothing of {self.own.name} weighs anything yet.")
         if not self.own.known(*parts):
-            names = ", ".join(self.own.needs(*parts) or self.own.overcooked) or self.own.name
-            raise CoreError("make_up", f"unknown in {names}", "known; enter it in the pantry")
+            raise Lacking("make_up", self._unknown(*parts))
         return sum(self.own.grams[part] for part in parts)
+
+    def _unknown(self, *parts: str) -> str:
+        needs = self.own.needs(*parts)
+        if needs:
+            return f"The make-up of {', '.join(needs)} is unknown: enter it in the pantry."
+        burnt = ", ".join(self.own.overcooked) or self.own.name
+        return f"More cooks off than there is water in {burnt}."
 
     def of(self, roles: Iterable[Role]) -> float:
         """Grams of the lines that are of these roles, as weighed."""
@@ -115,7 +139,10 @@ Read = Callable[[Mix], float]
 
 @dataclass(frozen=True, slots=True)
 class Figure:
-    """One figure: scale x top / bottom, and what the two are in words."""
+    """One figure: scale x top / bottom, and what the two are in words.
+
+    What is no quotient has a bottom of 1 and explains itself.
+    """
 
     code: str
     name: str
@@ -126,29 +153,31 @@ class Figure:
     bottom_name: str
     scale: float = 1.0
     source: str = MASS_BALANCE
+    explain: Callable[[Mix], Working] | None = None
 
     def value(self, mix: Mix) -> float:
-        """The figure of a mix; CoreError where it has none."""
+        """The figure of a mix; Lacking where it has none."""
         bottom = self.bottom(mix)
         if not bottom > 0:
-            raise CoreError(self.code, f"no {self.bottom_name}", f"some {self.bottom_name} in it")
+            raise Lacking(self.code, f"There is no {self.bottom_name} in it to count on.")
         return self.scale * self.top(mix) / bottom
 
     def working(self, mix: Mix) -> Working:
         """The figure with its arithmetic."""
+        if self.explain is not None:
+            return self.explain(mix)
         value, top, bottom = self.value(mix), self.top(mix), self.bottom(mix)
-        if self.bottom is _one:
-            given: tuple[Given, ...] = (Given(self.top_name, value, self.unit),)
-            arithmetic = f"{figure_text(value)} {self.unit}".strip()
-            rule = self.top_name
-        else:
-            given = (Given(self.top_name, top, "g"), Given(self.bottom_name, bottom, "g"))
-            factor = "" if self.scale == 1 else f"{self.scale:g} × "
-            rule = f"{self.top_name} / {self.bottom_name}"
-            arithmetic = f"{factor}{figure_text(top)} / {figure_text(bottom)} = "
-            arithmetic += f"{figure_text(value)} {self.unit}".strip()
-        named = f"{self.name} of {mix.lines.formula.name}"
-        return Working(named, value, self.unit, given, rule, arithmetic, self.source)
+        factor = "" if self.scale == 1 else f"{self.scale:g} × "
+        result = f"{figure_text(value)} {self.unit}".strip()
+        return Working(
+            f"{self.name} of {mix.lines.formula.name}",
+            value,
+            self.unit,
+            (Given(self.top_name, top, "g"), Given(self.bottom_name, bottom, "g")),
+            f"{self.top_name} / {self.bottom_name}",
+            f"{factor}{figure_text(top)} / {figure_text(bottom)} = {result}",
+            self.source,
+        )
 
 
 def _one(mix: Mix) -> float:
@@ -186,17 +215,59 @@ def _solution(mix: Mix) -> Solution:
 
 
 def _boils(mix: Mix) -> float:
-    own = _solution(mix)
-    sugars = tuple(one for one in own.dissolved if one[0].name != "alcohol")
-    return boils_at(Solution(own.water_g, sugars), mix.lines.altitude_m)
+    return boils_at(without_alcohol(_solution(mix)), mix.lines.altitude_m)
 
 
-def _held(mix: Mix) -> float:
+def _explain_boils(mix: Mix) -> Working:
+    return boiling(mix.own, _solution(mix), mix.lines.altitude_m)
+
+
+def _explain_activity(mix: Mix) -> Working:
+    return activity(mix.own, _solution(mix))
+
+
+def hold_parts(mix: Mix) -> tuple[float, float]:
+    """What of the hold number comes of gelatin, and what of cocoa.
+
+    Args:
+        mix: the formula [Mix].
+    Returns:
+        by gelatin, by cocoa and compound [1].
+    Raises:
+        Lacking: an unknown make-up, or nothing in it.
+    Source:
+        an index of this project, see HOLD_SOURCE.
+    """
     cocoa = mix.grams("cocoa_butter", "cocoa_solids") + mix.coating_g
-    by_cocoa = 100 * cocoa / mix.own.mass_g / COCOA_SLICES
     gelatin = _gelatin(mix)
     water = mix.grams("water") if gelatin else 1.0
-    return by_cocoa + 100 * gelatin / water / GELATIN_SLICES
+    return (
+        100 * gelatin / water / GELATIN_SLICES,
+        100 * cocoa / mix.own.mass_g / COCOA_SLICES,
+    )
+
+
+def _explain_hold(mix: Mix) -> Working:
+    by_gelatin, by_cocoa = hold_parts(mix)
+    gelatin, water = _gelatin(mix), mix.grams("water")
+    cocoa = mix.grams("cocoa_butter", "cocoa_solids") + mix.coating_g
+    return Working(
+        f"Hold number of {mix.lines.formula.name}",
+        by_gelatin + by_cocoa,
+        "",
+        (
+            Given("gelatin as of 200 bloom", gelatin, "g"),
+            Given("water", water, "g"),
+            Given("cocoa butter and dry cocoa", cocoa, "g"),
+            Given("the whole", mix.own.mass_g, "g"),
+        ),
+        f"gelatin on the water / {GELATIN_SLICES:g} % + cocoa on the whole / {COCOA_SLICES:g} %",
+        f"100 × {figure_text(gelatin)} / {figure_text(water)} / {GELATIN_SLICES:g} + "
+        f"100 × {figure_text(cocoa)} / {figure_text(mix.own.mass_g)} / {COCOA_SLICES:g} = "
+        f"{figure_text(by_gelatin)} + {figure_text(by_cocoa)} = "
+        f"{figure_text(by_gelatin + by_cocoa)}",
+        HOLD_SOURCE,
+    )
 
 
 def _cost(mix: Mix) -> float:
@@ -207,7 +278,7 @@ def _cost(mix: Mix) -> float:
             price = book.ingredient(line.ingredient).price_per_kg
         if price is None and grams:
             name = book.line_name(line)
-            raise CoreError("price", f"unknown for {name}", "entered in the pantry")
+            raise Lacking("price", f"The price of {name} is unknown: enter it in the pantry.")
         total += grams * (price or 0.0) / 1000
     return total
 
@@ -267,7 +338,17 @@ _FIGURES = (
         "fat",
         "water",
     ),
-    Figure("hold", "Hold number", "", _held, _one, "gelatin and cocoa", "", source=HOLD_SOURCE),
+    Figure(
+        "hold",
+        "Hold number",
+        "",
+        lambda mix: sum(hold_parts(mix)),
+        _one,
+        "gelatin and cocoa",
+        "",
+        source=HOLD_SOURCE,
+        explain=_explain_hold,
+    ),
     Figure(
         "water-activity",
         "Water activity",
@@ -277,6 +358,7 @@ _FIGURES = (
         "water activity by Norrish",
         "",
         source="Norrish 1966, constants of Chirife et al. 1980, from memory",
+        explain=_explain_activity,
     ),
     Figure(
         "boils",
@@ -286,7 +368,8 @@ _FIGURES = (
         _one,
         "boiling point of a sucrose syrup of the same strength",
         "",
-        source="boiling curve, see methods",
+        source="boiling curve of syrups",
+        explain=_explain_boils,
     ),
     Figure(
         "brix",

@@ -42,7 +42,7 @@ def waters(made: Composition, altitude_m: float, *, boiled: bool = True) -> tupl
     Source:
         see each working.
     """
-    active = _gauge(made, "water-activity", "Water activity", _ACTIVE, _activity)
+    active = _gauge(made, "water-activity", "Water activity", _ACTIVE, activity)
     cold = (
         _gauge(made, "freezes", "Begins to freeze", _FREEZES, _freezes),
         _gauge(made, "ice", "Ice at −18 °C", _FREEZES, _ice),
@@ -52,7 +52,7 @@ def waters(made: Composition, altitude_m: float, *, boiled: bool = True) -> tupl
     return (
         active,
         _gauge(
-            made, "boils", "Boils at, here", _BOILS, lambda one, own: _boils(one, own, altitude_m)
+            made, "boils", "Boils at, here", _BOILS, lambda one, own: boiling(one, own, altitude_m)
         ),
         *cold,
     )
@@ -102,7 +102,30 @@ def _given(own: Solution) -> tuple[Given, ...]:
     )
 
 
-def _activity(made: Composition, own: Solution) -> Working:
+def without_alcohol(own: Solution) -> Solution:
+    """A solution as it boils: alcohol leaves before a syrup is at its boiling point.
+
+    Args:
+        own: the solution [Solution].
+    Returns:
+        the same without its alcohol [Solution].
+    Source:
+        common practice.
+    """
+    return Solution(own.water_g, tuple(one for one in own.dissolved if one[0].name != "alcohol"))
+
+
+def activity(made: Composition, own: Solution) -> Working:
+    """The working of a water activity.
+
+    Args:
+        made: whose water it is [Composition].
+        own: its water and what is dissolved [Solution].
+    Returns:
+        water activity [1].
+    Source:
+        Norrish 1966, constants of Chirife et al. 1980, from memory.
+    """
     value = water_activity(own)
     water, moles = own.water_g / WATER_G_MOL, own.moles
     total = water + moles
@@ -119,9 +142,19 @@ def _activity(made: Composition, own: Solution) -> Working:
     )
 
 
-def _boils(made: Composition, own: Solution, altitude_m: float) -> Working:
-    # Alcohol leaves before a syrup is at its boiling point.
-    sugars = Solution(own.water_g, tuple(one for one in own.dissolved if one[0].name != "alcohol"))
+def boiling(made: Composition, own: Solution, altitude_m: float) -> Working:
+    """The working of a boiling point.
+
+    Args:
+        made: what boils [Composition].
+        own: its water and what is dissolved [Solution].
+        altitude_m: height of the kitchen above the sea [m].
+    Returns:
+        boiling point [°C].
+    Source:
+        boiling curve of syrups; mixed sugars as sucrose of the same water activity.
+    """
+    sugars = without_alcohol(own)
     value, equivalent = boils_at(sugars, altitude_m), sucrose_equivalent(sugars)
     percent = 100 * equivalent / (equivalent + own.water_g)
     return Working(

@@ -69,6 +69,21 @@ def specific_heat(shares: Mapping[str, float], temperature_c: float) -> float:
     )
 
 
+def heat_between(shares: Mapping[str, float], from_c: float, to_c: float) -> float:
+    """Heat that warms a kilogram from one temperature to another; integral of the specific heat.
+
+    Args:
+        shares: by group of CHOI_OKOS [1].
+        from_c: where it begins [°C].
+        to_c: where it ends [°C].
+    Returns:
+        heat, negative where it cools [kJ/kg].
+    Source:
+        Choi and Okos 1986, from memory.
+    """
+    return _heat(shares, to_c) - _heat(shares, from_c)
+
+
 def mixed_at(portions: Iterable[Portion]) -> float:
     """Temperature of a mix: what the warm parts give up, the cold ones take.
 
@@ -88,8 +103,7 @@ def mixed_at(portions: Iterable[Portion]) -> float:
 
     def surplus(t: float) -> float:
         return sum(
-            one.mass_g / 1000 * (_heat(one.shares, t) - _heat(one.shares, one.temperature_c))
-            + one.melts_kj
+            one.mass_g / 1000 * (heat_between(one.shares, one.temperature_c, t)) + one.melts_kj
             for one in parts
         )
 
@@ -119,8 +133,8 @@ def seed_for(
     check_range("wanted_c", wanted_c, seed.temperature_c, melted.temperature_c)
     check_range("melting_share", melting_share, most=1)
     check_range("fat_share", fat_share, most=1)
-    given = _heat(melted.shares, melted.temperature_c) - _heat(melted.shares, wanted_c)
-    taken = _heat(seed.shares, wanted_c) - _heat(seed.shares, seed.temperature_c)
+    given = heat_between(melted.shares, wanted_c, melted.temperature_c)
+    taken = heat_between(seed.shares, seed.temperature_c, wanted_c)
     taken += melting_share * fat_share * COCOA_BUTTER_MELTS_KJ_KG
     check_range("wanted_c", taken, open_least=True)
     return melted.mass_g * given / taken

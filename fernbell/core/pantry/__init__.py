@@ -3,6 +3,7 @@
 from fernbell.core.pantry.allergens import ALLERGENS, check_allergens
 from fernbell.core.pantry.chocolate import (
     COATINGS_FIRM,
+    PALE,
     USUAL_TEMPER,
     Chocolate,
     ChocolateKind,
@@ -55,6 +56,7 @@ __all__ = [
     "FATS",
     "KINDS",
     "LIQUIDS",
+    "PALE",
     "PECTIN_KINDS",
     "REFERENCE_BLOOM",
     "SCHOOL_SOURCE",

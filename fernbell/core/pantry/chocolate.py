@@ -16,6 +16,10 @@ class ChocolateKind(StrEnum):
     COMPOUND = "compound"
 
 
+PALE = frozenset((ChocolateKind.MILK, ChocolateKind.WHITE))
+"""Chocolate with milk in it: softer, and it scorches."""
+
+
 @dataclass(frozen=True, slots=True)
 class Temper:
     """The three figures of a couverture: melted to, cooled to, worked at [°C]."""
