@@ -217,8 +217,8 @@ def test_other_chocolates_for_the_same_job(demo: Client) -> None:
     found = {own["name"]: own for own in answer.json()}
     assert found["Couverture, dark 66 %"]["now"]
     three = [found[f"Couverture, {name}"] for name in ("dark 70 %", "milk 38 %", "white 32 %")]
-    assert three == sorted(three, key=lambda own: -own["liquid_g"])
-    assert three == sorted(three, key=lambda own: own["sweetness"])
+    assert three == sorted(three, key=lambda own: -own["liquid"]["value"])
+    assert three == sorted(three, key=lambda own: own["sweetness"]["value"])
 
 
 def test_drips_are_counted_for_a_cake(demo: Client) -> None:

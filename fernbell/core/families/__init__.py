@@ -7,6 +7,7 @@ from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
 from fernbell.core.families.drips import SPACING_MM, Drips, drips
 from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, Part
 from fernbell.core.families.folding import folding, judge_fold
+from fernbell.core.families.others import OtherChocolate, other_chocolates
 from fernbell.core.families.proposing import Proposal, Wish, propose, slot_choices, tempered
 from fernbell.core.families.sentence import Slot, sentence
 from fernbell.core.families.stuffs import STUFFS, Stuff, choices, fits, nearest
@@ -29,6 +30,7 @@ __all__ = [
     "Kept",
     "Landing",
     "Note",
+    "OtherChocolate",
     "Part",
     "Proposal",
     "Slot",
@@ -43,6 +45,7 @@ __all__ = [
     "job_named",
     "judge_fold",
     "nearest",
+    "other_chocolates",
     "propose",
     "read_dial",
     "sentence",

@@ -21,14 +21,14 @@ class Drips:
 
 
 def drips(
-    edge_mm: float, length_mm: float, density_g_ml: float, spacing_mm: float = SPACING_MM
+    diameter_mm: float, length_mm: float, density_g_ml: float, spacing_mm: float = SPACING_MM
 ) -> Drips:
-    """Count drips along an edge and weigh them: half an ellipse wide, a half ball at its foot.
+    """Count drips down a round cake and weigh them: half an ellipse wide, a half ball at its foot.
 
-    n = edge / spacing; one = (pi/4 width thickness length + pi/12 width^2 thickness) density
+    n = pi diameter / spacing; one = (pi/4 width thickness length + pi/12 width^2 thickness) density
 
     Args:
-        edge_mm: length of the edge, 50 to 10 000 [mm].
+        diameter_mm: of the cake, 30 to 3 000 [mm].
         length_mm: how far a drip runs, 5 to 300 [mm].
         density_g_ml: of the ganache [g/ml].
         spacing_mm: from drip to drip, 10 to 200 [mm].
@@ -39,11 +39,11 @@ def drips(
     Source:
         common practice: one about every 2.5 cm; the shape is a model.
     """
-    check_range("edge_mm", edge_mm, 50, 10_000)
+    check_range("diameter_mm", diameter_mm, 30, 3000)
     check_range("length_mm", length_mm, 5, 300)
     check_range("spacing_mm", spacing_mm, 10, 200)
     check_range("density_g_ml", density_g_ml, 0.2, 3)
-    count, one = _count(edge_mm, spacing_mm), _one(length_mm, density_g_ml)
+    count, one = _count(diameter_mm, spacing_mm), _one(length_mm, density_g_ml)
     total = Working(
         "All drips",
         count.value * one.value,
@@ -57,15 +57,17 @@ def drips(
     return Drips(count, one, total)
 
 
-def _count(edge_mm: float, spacing_mm: float) -> Working:
-    number = max(1, round(edge_mm / spacing_mm))
+def _count(diameter_mm: float, spacing_mm: float) -> Working:
+    edge = math.pi * diameter_mm
+    number = max(1, round(edge / spacing_mm))
     return Working(
         "Drips",
         number,
         "",
-        (Given("edge", edge_mm, "mm"), Given("one every", spacing_mm, "mm")),
-        "edge / spacing, to the nearest whole",
-        f"{figure_text(edge_mm)} / {figure_text(spacing_mm)} → {number}",
+        (Given("across", diameter_mm, "mm"), Given("one every", spacing_mm, "mm")),
+        "π × across / spacing, to the nearest whole",
+        f"π × {figure_text(diameter_mm)} / {figure_text(spacing_mm)} = "
+        f"{figure_text(edge / spacing_mm)} → {number}",
         COMMON_PRACTICE,
     )
 

@@ -13,7 +13,7 @@ from fernbell.core.formulas import (
     Until,
     Window,
 )
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LIQUIDS, Role
 from fernbell.core.working import COMMON_PRACTICE
 
 
@@ -44,6 +44,17 @@ class Dial:
         for low, high in zip(self.bands, self.bands[1:], strict=False):
             if low.most != high.least:
                 raise CoreError("bands", f"{low.name} and {high.name}", "end to end")
+
+    @property
+    def moves(self) -> str:
+        """What turning it moves, in words."""
+        if isinstance(self.lever, Until):
+            return (
+                "how hot it is cooked"
+                if self.lever is Until.TEMPERATURE
+                else "how far it is cooked"
+            )
+        return "the liquid" if self.lever == LIQUIDS else f"the {' or '.join(self.lever)}"
 
     def band_at(self, value: float) -> DialBand | None:
         """The band a value lies in; None off the dial."""

@@ -39,10 +39,14 @@ class Wish:
 
 @dataclass(frozen=True, slots=True)
 class Proposal:
-    """A proposed formula, why each line stands in it, its method and its kind."""
+    """A proposed formula, why each line stands in it, its method and its kind.
+
+    `picked` is what stands for each choice of the sentence.
+    """
 
     formula: Formula
     why: Mapping[str, str]
+    picked: Mapping[str, str]
     steps: tuple[Step, ...]
     kind: str
 
@@ -71,7 +75,7 @@ def propose(
     parts = [one for one in every if not (one.optional and one.stuff in wish.without)]
     taken = [_picked(part, wish, pantry) for part in parts]
     pairs = tuple(zip(parts, taken, strict=True))
-    formula = _starter(f"{family.name}, {job.name}", job, pairs)
+    formula = _starter(f"{family.name}, {job.name}", job, pairs, steps)
     book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
     ready = Lines(book, formula, compose(book, ["draft"], altitude_m=altitude_m), altitude_m)
     set_ = turn(job.dial, ready, _place(job, wish, ready))
@@ -79,10 +83,13 @@ def propose(
     factor = wish.finished_g / there.mix().finished_g
     sized = weighable(ready, there.weighed(line.mass_g * factor for line in set_.lines))
     why = {line.key: part.why for line, part in zip(sized.lines, parts, strict=True)}
-    return Proposal(sized, why, tempered(steps, taken), job.kind or family.kind)
+    picked = {part.slot: of.key for part, of in pairs if part.slot}
+    return Proposal(sized, why, picked, tempered(steps, taken), job.kind or family.kind)
 
 
-def _starter(name: str, job: Job, pairs: tuple[tuple[Part, Ingredient], ...]) -> Formula:
+def _starter(
+    name: str, job: Job, pairs: tuple[tuple[Part, Ingredient], ...], steps: tuple[Step, ...]
+) -> Formula:
     """The starter as it stands, with what the kitchen has."""
     lines = tuple(
         Line(
@@ -101,7 +108,7 @@ def _starter(name: str, job: Job, pairs: tuple[tuple[Part, Ingredient], ...]) ->
         base_lines=tuple(line.key for line, own in zip(lines, based, strict=True) if own),
         losses=job.losses,
         measured_density_g_ml=job.measured_density_g_ml,
-        waits=tuple(one.wait for one in job.steps if one.wait),
+        waits=tuple(one.wait for one in steps if one.wait),
     )
 
 

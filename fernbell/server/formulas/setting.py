@@ -1,11 +1,10 @@
 """Formulas set for their job, fitted and swapped: from rows to core and back."""
 
-import math
-from dataclasses import replace
+from dataclasses import asdict
 from typing import Any
 from uuid import UUID
 
-from fernbell.core.errors import CoreError, MissingDensity, check_range
+from fernbell.core.errors import MissingDensity
 from fernbell.core.families import (
     FAMILIES,
     STUFFS,
@@ -13,10 +12,12 @@ from fernbell.core.families import (
     Drips,
     Family,
     Job,
+    OtherChocolate,
     Proposal,
     Wish,
     drips,
     job_named,
+    other_chocolates,
     propose,
     slot_choices,
     turn,
@@ -24,14 +25,11 @@ from fernbell.core.families import (
 )
 from fernbell.core.formulas import (
     FIGURES,
-    Book,
     Character,
     Formula,
-    Mix,
-    Until,
     read_formulas,
 )
-from fernbell.core.pantry import LIQUIDS, Ingredient, Role
+from fernbell.core.pantry import Ingredient
 from fernbell.server.formulas import models
 from fernbell.server.formulas.assemble import (
     DRAFT,
@@ -50,7 +48,6 @@ from fernbell.server.formulas.setting_schemas import (
     JobOut,
     LineGrams,
     OptionOut,
-    OtherOut,
     ProposalOut,
     SlotOut,
     TurnOut,
@@ -102,12 +99,6 @@ def _job(family: Family, job: Job) -> JobOut:
 
 
 def _dial(dial: Dial) -> DialOut:
-    by_cooking = {Until.TEMPERATURE: "how hot it is cooked", Until.BRIX: "how far it is cooked"}
-    moves = (
-        by_cooking.get(dial.lever, "how far it is cooked")
-        if isinstance(dial.lever, Until)
-        else f"the {_either(dial.lever)}"
-    )
     figure = dial.figure
     return DialOut(
         code=figure.code,
@@ -115,13 +106,9 @@ def _dial(dial: Dial) -> DialOut:
         unit=figure.unit,
         says=dial.says,
         bands=list(dial.bands),
-        moves=moves,
+        moves=dial.moves,
         source=dial.source,
     )
-
-
-def _either(lever: tuple[Role, ...]) -> str:
-    return "liquid" if lever == LIQUIDS else " or ".join(dict.fromkeys(lever))
 
 
 def pantry_of(member: Member) -> tuple[Ingredient, ...]:
@@ -142,9 +129,6 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     book = settled_book(member, shelf, (made.formula,))
     told = (entry.kind, entry.model_dump(mode="json")["method"], entry.job)
     own = character_of(member, book, DRAFT, *told)
-    every, _ = job.made(asked.way)
-    parts = [one for one in every if not (one.optional and one.stuff in asked.without)]
-    lines = zip(parts, made.formula.lines, strict=True)
     return ProposalOut(
         entry=entry,
         names={line.key: book.line_name(line) for line in made.formula.lines},
@@ -153,7 +137,7 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
             slot: [Choice(id=UUID(one.key), name=one.name) for one in found]
             for slot, found in slot_choices(job, shelf).items()
         },
-        picked={part.slot: UUID(line.ingredient) for part, line in lines if part.slot},
+        picked={slot: UUID(key) for slot, key in made.picked.items()},
         reading=reading_with(member, own, DRAFT, *told),
     )
 
@@ -179,23 +163,10 @@ def _entry(family: Family, made: Proposal, job: str) -> FormulaIn:
             "base_lines": formula.base_lines,
             "losses": formula.losses,
             "measured_density_g_ml": formula.measured_density_g_ml,
-            "method": [_plain(step) for step in made.steps],
+            "method": [asdict(step) for step in made.steps],
             "job": job,
         }
     )
-
-
-def _plain(step: Any) -> dict[str, Any]:
-    return {
-        "text": step.text,
-        "wait": step.wait,
-        "stage": step.stage,
-        "temperature_c": step.temperature_c,
-        "minutes": step.minutes,
-        "tool": step.tool,
-        "sign": step.sign,
-        "caution": step.caution,
-    }
 
 
 def turn_dial(member: Member, key: str, entry: dict[str, Any], value: float) -> TurnOut:
@@ -221,49 +192,14 @@ def drips_of(
     member: Member, row: models.Formula, diameter_mm: float, length_mm: float, spacing_mm: float
 ) -> Drips:
     """Drips of a formula down a round cake."""
-    check_range("diameter_mm", diameter_mm, least=30, most=3000)
     key = str(row.pk)
     density = read_formulas(book_for(member.kitchen_id, [key]), [key])[key].density_g_ml
     if density is None:
         raise MissingDensity(row.name)
-    return drips(math.pi * diameter_mm, length_mm, density, spacing_mm)
+    return drips(diameter_mm, length_mm, density, spacing_mm)
 
 
-def other_chocolates(member: Member, entry: dict[str, Any]) -> list[OtherOut]:
-    """The same job with every other chocolate of the kitchen, its dial kept."""
-    _, formula, own = drafted(member, entry)
-    dial = dial_of(entry)
-    at = [i for i, role in enumerate(own.lines.roles) if role is Role.CHOCOLATE]
-    value = dial.figure.value(own.lines.mix())
-    if len(at) != 1 or dial.lever != LIQUIDS:
-        return []
-    out = []
-    for other in pantry_of(member):
-        if other.make_up is not None and other.chocolate is not None:
-            try:
-                mix = _with(own, formula, dial, at[0], other, value)
-            except CoreError:
-                continue
-            out.append(
-                OtherOut(
-                    id=UUID(other.key),
-                    name=other.name,
-                    kind=other.chocolate.kind,
-                    liquid_g=100 * mix.of(LIQUIDS) / mix.masses_g[at[0]],
-                    sweetness=FIGURES["sweetness"].value(mix),
-                    now=formula.lines[at[0]].ingredient == other.key,
-                )
-            )
-    return out
-
-
-def _with(
-    own: Character, formula: Formula, dial: Dial, at: int, other: Ingredient, value: float
-) -> Mix:
-    """The formula with another chocolate, its dial turned to where it was."""
-    lines = list(formula.lines)
-    lines[at] = replace(lines[at], ingredient=other.key)
-    kept = tuple(one for one in own.lines.book.ingredients if one.key != other.key)
-    book = Book((*kept, other), own.lines.book.formulas)
-    ready = replace(own.lines, book=book, formula=replace(formula, lines=tuple(lines)))
-    return replace(ready, formula=turn(dial, ready, value)).mix()
+def others_of(member: Member, entry: dict[str, Any]) -> tuple[OtherChocolate, ...]:
+    """The same job with every chocolate of the kitchen."""
+    _, _, own = drafted(member, entry)
+    return other_chocolates(dial_of(entry), own.lines, pantry_of(member))

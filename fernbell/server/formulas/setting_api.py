@@ -6,7 +6,7 @@ from uuid import UUID
 from django.http import HttpRequest
 from ninja import Router
 
-from fernbell.core.families import SPACING_MM
+from fernbell.core.families import SPACING_MM, OtherChocolate
 from fernbell.server.formulas import setting, weighing
 from fernbell.server.formulas.api import FORMULA, draft
 from fernbell.server.formulas.schemas import FormulaIn
@@ -14,7 +14,6 @@ from fernbell.server.formulas.setting_schemas import (
     DripsOut,
     FitIn,
     FitOut,
-    OtherOut,
     ProposalOut,
     SwapIn,
     SwapOut,
@@ -80,8 +79,10 @@ def count_drips(
     return setting.drips_of(request.auth, row, diameter_mm, length_mm, spacing_mm)
 
 
-@router.post("/{uuid:row_id}/others", response=list[OtherOut], operation_id="other_chocolates")
+@router.post(
+    "/{uuid:row_id}/others", response=list[OtherChocolate], operation_id="other_chocolates"
+)
 def others(request: HttpRequest, row_id: UUID, data: FormulaIn) -> Any:
     """The same job with every other chocolate of the kitchen."""
     require(request.auth, Act.READ)
-    return setting.other_chocolates(request.auth, draft(request.auth, row_id, data))
+    return setting.others_of(request.auth, draft(request.auth, row_id, data))

@@ -291,14 +291,3 @@ class DripsOut(Schema):
     count: Working
     one: Working
     all: Working
-
-
-class OtherOut(Schema):
-    """The same job with another chocolate: liquid for 100 g of it, and how sweet."""
-
-    id: UUID
-    name: str
-    kind: str
-    liquid_g: float
-    sweetness: float
-    now: bool

@@ -2984,25 +2984,21 @@ export interface components {
             why: string;
         };
         /**
-         * OtherOut
-         * @description The same job with another chocolate: liquid for 100 g of it, and how sweet.
+         * OtherChocolate
+         * @description A chocolate in the place of the one there is, the dial where it was.
+         *
+         *     `liquid` is that for 100 g of it; `now` says that it is the one there is.
          */
-        OtherOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Kind */
-            kind: string;
-            /** Liquid G */
-            liquid_g: number;
+        OtherChocolate: {
+            /** Ingredient */
+            ingredient: string;
+            kind: components["schemas"]["ChocolateKind"];
+            liquid: components["schemas"]["Working"];
             /** Name */
             name: string;
             /** Now */
             now: boolean;
-            /** Sweetness */
-            sweetness: number;
+            sweetness: components["schemas"]["Working"];
         };
         /**
          * Pack
@@ -5060,7 +5056,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OtherOut"][];
+                    "application/json": components["schemas"]["OtherChocolate"][];
                 };
             };
         };

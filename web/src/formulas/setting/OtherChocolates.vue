@@ -17,12 +17,12 @@ const HEIGHT = 210
 const EDGE = { left: 14, right: 60, top: 16, bottom: 30 }
 const points = computed(() => data.value ?? [])
 const most = (of: (one: OtherChocolate) => number) => Math.max(1, ...points.value.map(of)) * 1.06
-const wide = computed(() => most((one) => one.liquid_g))
-const high = computed(() => most((one) => one.sweetness))
+const wide = computed(() => most((one) => one.liquid.value))
+const high = computed(() => most((one) => one.sweetness.value))
 const x = (one: OtherChocolate) =>
-  EDGE.left + (one.liquid_g / wide.value) * (WIDTH - EDGE.left - EDGE.right)
+  EDGE.left + (one.liquid.value / wide.value) * (WIDTH - EDGE.left - EDGE.right)
 const y = (one: OtherChocolate) =>
-  HEIGHT - EDGE.bottom - (one.sweetness / high.value) * (HEIGHT - EDGE.top - EDGE.bottom)
+  HEIGHT - EDGE.bottom - (one.sweetness.value / high.value) * (HEIGHT - EDGE.top - EDGE.bottom)
 /** One of each kind carries its name, and the one that is in it now. */
 const named = computed(() => {
   const kinds = new Set<string>()
@@ -64,10 +64,10 @@ const short = (one: OtherChocolate) => one.name.replace(/^Couverture, |^Compound
       <text :x="WIDTH - 6" :y="HEIGHT - 16" text-anchor="end">
         liquid for 100 g of it, up to {{ figure(wide / 1.06, 0) }} g
       </text>
-      <g v-for="one in points" :key="one.id">
+      <g v-for="one in points" :key="one.ingredient">
         <title>
-          {{ one.name }}: {{ figure(one.liquid_g, 0) }} g liquid for 100 g, sweetness
-          {{ figure(one.sweetness, 0) }}
+          {{ one.name }}: {{ figure(one.liquid.value, 0) }} g liquid for 100 g, sweetness
+          {{ figure(one.sweetness.value, 0) }}
         </title>
         <circle
           :cx="x(one)"
@@ -78,7 +78,7 @@ const short = (one: OtherChocolate) => one.name.replace(/^Couverture, |^Compound
       </g>
       <text
         v-for="{ one, ...at } in labels"
-        :key="one.id"
+        :key="one.ingredient"
         v-bind="at"
         :class="['name', { now: one.now }]"
       >
