@@ -11,7 +11,7 @@ from fernbell.core.families.folding import folding
 from fernbell.core.families.holding import holding
 from fernbell.core.families.warmth import stands_up_to
 from fernbell.core.formulas import FIGURES, Lines, Step
-from fernbell.core.heat import baume_of, gravity_of
+from fernbell.core.heat import WATER_20_KG_M3, baume_of, syrup_density
 from fernbell.core.pantry import LIQUIDS, Role, cup_density
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
@@ -189,14 +189,18 @@ def baume(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
     """
     brix = FIGURES["brix"].working(lines.mix())
     degrees = baume_of(brix.value)
-    gravity = gravity_of(degrees)
+    syrup = syrup_density(brix.value)
     working = Working(
         "Baumé",
         degrees,
         "°Bé",
-        (Given("Brix", brix.value, "°Bx"), Given("gravity 20/20", gravity, "")),
-        "145 − 145 / gravity",
-        f"145 − 145 / {figure_text(gravity)} = {figure_text(degrees)} °Bé",
+        (
+            Given("Brix", brix.value, "°Bx"),
+            Given("density of such a syrup", syrup, "kg/m³"),
+            Given("density of water", WATER_20_KG_M3, "kg/m³"),
+        ),
+        "145 − 145 × water / syrup",
+        f"145 − 145 × {WATER_20_KG_M3:.1f} / {syrup:.1f} = {figure_text(degrees)} °Bé",
         "ICUMSA density of sucrose syrups; other sugars count as sucrose",
         (brix,),
     )

@@ -91,7 +91,9 @@ def stands_up_to(job: Job, lines: Lines) -> Iterator[Aside]:
         return
     ends = above(_MOST_C) < 0
     value = float(brentq(above, _LEAST_C, _MOST_C)) if ends else _MOST_C
-    share = firm_share(mix, value)
+    butter, cocoa = mix.grams("cocoa_butter"), mix.grams("cocoa_solids") + mix.coating_g
+    solid, set_ = solid_share(value), solid_share(SET_AT_C)
+    warm = cold * firm_share(mix, value)
     working = Working(
         f"{lines.formula.name} {job.band} up to",
         value,
@@ -99,11 +101,15 @@ def stands_up_to(job: Job, lines: Lines) -> Iterator[Aside]:
         (
             Given("set number at 18 °C", cold, ""),
             Given("asked at least", least, ""),
-            Given(f"firm at {value:.1f} °C, of that at 18", share, "1"),
+            Given("cocoa butter", butter, "g"),
+            Given("dry cocoa", cocoa, "g"),
+            Given(f"solid at {value:.1f} °C", solid, "1"),
+            Given(f"solid at {SET_AT_C:g} °C", set_, "1"),
         ),
         "set number × (cocoa butter × solid / solid at 18 °C + dry cocoa) / both = asked",
-        f"{figure_text(cold)} × {figure_text(share)} = {figure_text(cold * share)} at "
-        f"{value:.1f} °C",
+        f"{figure_text(cold)} × ({figure_text(butter)} × {figure_text(solid)} / "
+        f"{figure_text(set_)} + {figure_text(cocoa)}) / {figure_text(butter + cocoa)} = "
+        f"{figure_text(warm)} at {value:.1f} °C",
         WARMTH_SOURCE,
     )
     yield Aside("Does its job up to", f"{value:.0f} °C", working, source=WARMTH_SOURCE)

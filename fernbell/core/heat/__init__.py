@@ -9,7 +9,7 @@ from fernbell.core.heat.boiling import (
     sucrose_equivalent,
     water_left,
 )
-from fernbell.core.heat.density import baume_of, brix_of, gravity_of, syrup_density
+from fernbell.core.heat.density import WATER_20_KG_M3, baume_of, brix_of, gravity_of, syrup_density
 from fernbell.core.heat.freezing import FREEZING_SOURCE, freezing_point, ice_share
 from fernbell.core.heat.mixing import (
     COCOA_BUTTER_MELTS_KJ_KG,
@@ -55,6 +55,7 @@ __all__ = [
     "SATURATION_G",
     "SOLUTES",
     "SYRUP_SOURCE",
+    "WATER_20_KG_M3",
     "WATER_G_MOL",
     "Portion",
     "Solute",

@@ -17,7 +17,7 @@ from fernbell.core.fitting import (
     Uses,
     figure_named,
 )
-from fernbell.core.formulas import FIGURES, Losses
+from fernbell.core.formulas import FIGURES, Figure, Losses
 from fernbell.core.working import Working
 from fernbell.server.formulas.schemas import FormulaIn, ReadingOut
 from fernbell.server.kitchens.schemas import Entry, Key
@@ -169,16 +169,16 @@ class DemandIn(Entry):
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
-        """Let core refuse what is out of range."""
+        """Let core refuse what is out of range; of which dial is not known here."""
         self.demand(FIGURES["fat"] if self.figure == "dial" else None)
         return self
 
-    def demand(self, dial: object = None) -> Demand:
+    def demand(self, dial: Figure | None = None) -> Demand:
         """The demand for core."""
         match self.kind:
             case "reads":
-                figure = dial if self.figure == "dial" and dial else figure_named(self.figure)
-                return Reads(figure, self.least, self.most)  # type: ignore[arg-type]
+                of_dial = dial if self.figure == "dial" else None
+                return Reads(of_dial or figure_named(self.figure), self.least, self.most)
             case "finished":
                 return Finished(self.mass_g or 0.0)
             case "proportion":
