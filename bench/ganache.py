@@ -6,7 +6,7 @@ the middle of the band asks for, beside the range kitchens use, and how far it i
 
 from fernbell.core.families import job_named
 from fernbell.core.pantry import Ingredient
-from fernbell.server.demo.pantry import STOCKS
+from fernbell.starter.pantry import STOCKS
 
 TABLE: dict[str, tuple[str, dict[str, tuple[float, float]]]] = {
     "pouring": ("ganache.pour", {"dark": (1 / 1.5, 1 / 1.2), "milk": (1, 1), "white": (1.5, 2)}),

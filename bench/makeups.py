@@ -6,7 +6,7 @@ component by component; what lies far apart is marked. It reports, it does not p
 
 from statistics import median
 
-from fernbell.server.demo.pantry import STOCKS
+from fernbell.starter.pantry import STOCKS
 from tests.core.outside.ifct import COMPONENTS, as_told, foods
 
 FAR_G = 5.0

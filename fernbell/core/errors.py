@@ -22,6 +22,11 @@ def _name_and_unit(field: str) -> tuple[str, str]:
     return field.replace("_", " "), ""
 
 
+def _said(number: float) -> str:
+    """A number for a person: thousands apart, never as a power of ten."""
+    return f"{number:,.7g}".replace(",", " ") if 1e-4 <= abs(number) < 1e15 else f"{number:g}"
+
+
 def field_words(field: str) -> str:
     """A field as a person would call it.
 
@@ -67,7 +72,7 @@ class OutOfRange(CoreError):
         """What went wrong, for a person; the unit is the one the field's name ends in."""
         _, unit = _name_and_unit(self.field)
         unit = f" {unit}" if unit else ""
-        value = f"{self.value:g}" if isinstance(self.value, float) else self.value
+        value = _said(self.value) if isinstance(self.value, float) else self.value
         return f"{field_words(self.field)} must be {self.allowed}{unit}, not {value}."
 
 
@@ -76,29 +81,66 @@ class UnknownUnit(CoreError):
 
 
 class NotCounted(CoreError):
-    """Pieces were asked for of something that is not counted."""
+    """Pieces were asked for of something nobody says the weight of a piece of."""
 
-    def __init__(self, name: str) -> None:
-        super().__init__("unit", "missing", f"written for {name}")
+    def __init__(self, name: str, piece: str = "") -> None:
+        self.piece = piece
+        super().__init__("unit", "missing", name)
 
     def sentence(self) -> str:
-        """What went wrong, for a person."""
-        return f"A unit must be {self.allowed}, such as '250 g': it is not counted in pieces."
+        """What is missing and what to do, for a person."""
+        if self.piece:
+            return (
+                f"How much a {self.piece} of {self.allowed} weighs is not known: write grams, or "
+                f"enter a {self.piece} among its pieces in the pantry."
+            )
+        return (
+            f"{self.allowed} is not counted in pieces: write grams or a measure, or enter what "
+            "one weighs in the pantry."
+        )
 
 
 class NotUnderstood(CoreError):
     """Typed text that does not read as an amount and a name."""
 
 
+class NoAmount(NotUnderstood):
+    """A line that says what and not how much; `name` is what it says."""
+
+    def __init__(self, name: str) -> None:
+        self.name = name
+        super().__init__("line", name, "an amount and a name")
+
+    def sentence(self) -> str:
+        """What is missing, for a person."""
+        if not any(char.isalpha() for char in self.name):
+            return "Write an amount and a name, such as ‘250 g cream’."
+        return f"How much? Write an amount too, such as ‘250 g {self.name}’."
+
+
+class NoName(NotUnderstood):
+    """A line that says how much and not of what."""
+
+    def __init__(self, amount: str) -> None:
+        super().__init__("line", amount, "an amount and a name")
+
+    def sentence(self) -> str:
+        """What is missing, for a person."""
+        return f"‘{self.value}’ of what? Write its name behind it."
+
+
 class MissingDensity(CoreError):
     """Grams and millilitres were asked to meet and the density is unknown."""
 
     def __init__(self, name: str) -> None:
-        super().__init__("density_g_ml", "unknown", f"known for {name}")
+        super().__init__("density_g_ml", "unknown", name)
 
     def sentence(self) -> str:
-        """What went wrong, for a person."""
-        return f"The density is not {self.allowed}: weigh a cup of it and enter the result."
+        """What is missing and what to do, for a person."""
+        return (
+            f"The density is not known for {self.allowed}: write grams, or weigh a cup of it and "
+            "enter the result in the pantry."
+        )
 
 
 class UnknownKey(CoreError):
@@ -157,4 +199,4 @@ def check_range(
     if above and value <= most:
         return value
     word = "more than" if open_least else "at least"
-    raise OutOfRange(field, value, f"{word} {least:g} and at most {most:g}")
+    raise OutOfRange(field, value, f"{word} {_said(least)} and at most {_said(most)}")

@@ -17,7 +17,7 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.pantry import COMPONENTS, Ingredient, MakeUp, completed
 from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.pantry import STOCKS
+from fernbell.starter.pantry import STOCKS
 from tests.core.test_arithmetic import check
 
 MAKE_UPS = {one.ingredient.key: one.ingredient.make_up for one in STOCKS}

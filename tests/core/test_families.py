@@ -46,7 +46,7 @@ from fernbell.core.heat import sucrose_at
 from fernbell.core.pantry import ChocolateKind, Ingredient, MakeUp, Role, role_of
 from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.formulas import FORMULAS
-from fernbell.server.demo.pantry import STOCKS
+from fernbell.starter.pantry import STOCKS
 
 PANTRY = tuple(one.ingredient for one in STOCKS)
 BY_KEY = {one.key: one for one in PANTRY}

@@ -1,7 +1,14 @@
 """Units, kitchen measures and rounding to a scale."""
 
-from fernbell.core.measures.amounts import STATES, Amount, folded, read_amount
-from fernbell.core.measures.kitchen import MEANS, Measure, System, measured
+from fernbell.core.measures.amounts import CONTAINERS, STATES, Amount, holds_amount, read_amount
+from fernbell.core.measures.kitchen import (
+    MEANS,
+    METRIC_PINTS,
+    PINTS,
+    Measure,
+    System,
+    measured,
+)
 from fernbell.core.measures.lists import MOST_PASTED, Pasted, read_list
 from fernbell.core.measures.scale import Rounded, round_to_scale
 from fernbell.core.measures.units import (
@@ -13,10 +20,14 @@ from fernbell.core.measures.units import (
     millilitres,
     millimetres,
 )
+from fernbell.core.measures.words import folded, ordered, singular, words_of
 
 __all__ = [
+    "CONTAINERS",
     "MEANS",
+    "METRIC_PINTS",
     "MOST_PASTED",
+    "PINTS",
     "STATES",
     "Amount",
     "Measure",
@@ -27,12 +38,16 @@ __all__ = [
     "fahrenheit_from_celsius",
     "folded",
     "grams",
+    "holds_amount",
     "is_mass",
     "is_volume",
     "measured",
     "millilitres",
     "millimetres",
+    "ordered",
     "read_amount",
     "read_list",
     "round_to_scale",
+    "singular",
+    "words_of",
 ]

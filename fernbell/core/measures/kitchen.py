@@ -7,7 +7,7 @@ from fractions import Fraction
 from functools import lru_cache
 
 from fernbell.core.errors import check_range
-from fernbell.core.measures.units import millilitres
+from fernbell.core.measures.units import WRITTEN, millilitres
 
 
 class System(StrEnum):
@@ -19,46 +19,42 @@ class System(StrEnum):
     AUSTRALIAN = "Australian"
 
 
-_CUPS = ("cup", "cups")
-_SPOONS = ("tbsp", "tablespoon", "tablespoons")
-_TEAS = ("tsp", "teaspoon", "teaspoons")
+_CUPS = ("cup", "cups", "cupful", "cupfuls")
+_SPOONS = tuple(word for word, unit in WRITTEN.items() if unit == "tablespoon" and " " not in word)
+_TEAS = tuple(word for word, unit in WRITTEN.items() if unit == "teaspoon" and " " not in word)
+_OUNCES = ("fl oz", "floz", "fluid oz", "fluid ounce", "fluid ounces")
+PINTS = ("pt", "pint", "pints")
+METRIC_PINTS = {"US": "us pint", "imperial": "imperial pint"}
+"""A metric kitchen has no pint of its own: which one is meant is asked."""
+_QUARTS = ("qt", "qts", "quart", "quarts")
+_GALLONS = ("gal", "gallon", "gallons")
 
 
-def _words(cup: str, spoon: str, tea: str, ounce: str, pint: str) -> Mapping[str, str]:
+def _words(cup: str, spoon: str, tea: str, empire: str) -> Mapping[str, str]:
     return {
         **dict.fromkeys(_CUPS, cup),
         **dict.fromkeys(_SPOONS, spoon),
         **dict.fromkeys(_TEAS, tea),
-        "fl oz": ounce,
-        "pt": pint,
-        "pint": pint,
-        "pints": pint,
+        **dict.fromkeys(_OUNCES, f"{empire}fluid_ounce"),
+        **dict.fromkeys(PINTS, f"{empire}pint"),
+        **dict.fromkeys(_QUARTS, f"{empire}quart"),
+        **dict.fromkeys(_GALLONS, f"{empire}gallon"),
     }
 
 
+_METRIC = _words("metric_cup", "metric_tablespoon", "metric_teaspoon", "imperial_")
+# Quarts are not made outside the United States any more.
+_NO_QUARTS = dict.fromkeys(_QUARTS, "quart")
+
 MEANS: Mapping[System, Mapping[str, str]] = {
-    System.METRIC: _words(
-        "metric_cup",
-        "metric_tablespoon",
-        "metric_teaspoon",
-        "imperial_fluid_ounce",
-        "imperial_pint",
-    ),
-    System.US: _words("cup", "tablespoon", "teaspoon", "fluid_ounce", "pint"),
-    System.IMPERIAL: _words(
-        "imperial_cup",
-        "metric_tablespoon",
-        "metric_teaspoon",
-        "imperial_fluid_ounce",
-        "imperial_pint",
-    ),
-    System.AUSTRALIAN: _words(
-        "metric_cup",
-        "au_tablespoon",
-        "metric_teaspoon",
-        "imperial_fluid_ounce",
-        "imperial_pint",
-    ),
+    System.METRIC: {**_METRIC, **_NO_QUARTS},
+    System.US: _words("cup", "tablespoon", "teaspoon", ""),
+    System.IMPERIAL: _words("imperial_cup", "metric_tablespoon", "metric_teaspoon", "imperial_"),
+    System.AUSTRALIAN: {
+        **_METRIC,
+        **_NO_QUARTS,
+        **dict.fromkeys(_SPOONS, "au_tablespoon"),
+    },
 }
 """What the words of a kitchen mean. British spoons are the metric ones: common practice."""
 
@@ -121,6 +117,21 @@ def count_text(count: Fraction) -> str:
     """
     whole, part = divmod(count, 1)
     return f"{whole or ''}{_SIGNS[part] if part else ''}" or "0"
+
+
+def count_words(count: float) -> str:
+    """A number as it is written: '½' where it is a part cooks use, '0.4' elsewhere.
+
+    Args:
+        count: any number [1].
+    Returns:
+        text [text].
+    Source:
+        common practice.
+    """
+    near = Fraction(count).limit_denominator(8)
+    written = abs(float(near) - count) < 1e-6 and (near % 1 in _SIGNS or near.denominator == 1)
+    return count_text(near) if written else f"{count:.4g}"
 
 
 @lru_cache(maxsize=4096)

@@ -54,15 +54,25 @@ def _read(lines: list[str]) -> Iterator[Pasted]:
     for line in lines:
         plain = _BULLET.sub("", line).strip()
         cells = [cell.strip() for cell in _CELLS.split(plain) if cell.strip()]
-        if not any(char.isdigit() or char in "½¼¾⅓⅔⅛" for char in plain):
+        if re.split(r"\W", plain.lower())[0] in _SUMS:
+            yield Pasted(line.strip(), refusal="a sum", heading=True)
+        elif _says_no_number(plain):
             unit = next((cell.lower() for cell in cells if _is_unit(cell)), unit)
             heading = not begun or plain.endswith(":")
             yield Pasted(line.strip(), refusal="no amount", heading=heading)
-        elif re.split(r"\W", plain.lower())[0] in _SUMS:
-            yield Pasted(line.strip(), refusal="a sum", heading=True)
         else:
             begun = True
             yield _understood(line.strip(), plain, cells, unit)
+
+
+def _says_no_number(plain: str) -> bool:
+    """Whether a line is a heading: 'salt to taste' and 'a pinch of salt' are none."""
+    if any(char.isdigit() or char in "½¼¾⅓⅔⅛" for char in plain):
+        return False
+    try:
+        return read_amount(plain).name == ""
+    except CoreError:
+        return True
 
 
 def _understood(text: str, plain: str, cells: list[str], unit: str) -> Pasted:
@@ -73,13 +83,12 @@ def _understood(text: str, plain: str, cells: list[str], unit: str) -> Pasted:
 
 
 def _in_order(plain: str, cells: list[str], unit: str) -> str:
-    """The line as 'number unit name'; NotUnderstood where its number may be two."""
+    """The line with its amount and name; NotUnderstood where its number may be two."""
     if len(cells) > 1:
         return _from_cells(cells, unit)
     found = _NAME_FIRST.match(plain)
     if found and (not found.group(3) or _is_unit(found.group(3))):
         _refuse_thousands(found.group(1), found.group(2))
-        return f"{found.group(2)} {found.group(3)} {found.group(1).rstrip(' :,=')}"
     return plain
 
 

@@ -13,74 +13,75 @@ KITCHEN_UNITS = (
     "metric_teaspoon = 5 * milliliter",
     "au_tablespoon = 20 * milliliter",
     "butter_stick = 4 * ounce",
+    "dessertspoon = 10 * milliliter",
 )
 
+# Common practice, not defined anywhere: an espresso or a small measure, what two or three fingers
+# take (of fine salt 0.3 to 0.5 g), a shake of the bottle, a drop, what a knife takes of butter.
+KITCHEN_HABITS = (
+    "kitchen_shot = 30 * milliliter",
+    "kitchen_pinch = 0.3 * milliliter",
+    "kitchen_dash = 0.6 * milliliter",
+    "kitchen_drop = 0.05 * milliliter",
+    "kitchen_knob = 15 * gram",
+)
+
+
 # What is written in a kitchen, and the unit meant. US spoons and cups where no country is named.
+def _all(names: str, unit: str) -> dict[str, str]:
+    return dict.fromkeys(names.split(", "), unit)
+
+
+_SPOONS = (
+    "tbsp, tbsps, tbs, tbl, tbls, tblsp, tablespoon, tablespoons, tablespoonful, tablespoonfuls, "
+    "us tbsp"
+)
+_TEAS = "tsp, tsps, teaspoon, teaspoons, teaspoonful, teaspoonfuls, us tsp"
 WRITTEN = {
-    "g": "gram",
-    "gram": "gram",
-    "grams": "gram",
-    "kg": "kilogram",
-    "mg": "milligram",
-    "oz": "ounce",
-    "lb": "pound",
-    "lbs": "pound",
-    "ml": "milliliter",
-    "cl": "centiliter",
-    "dl": "deciliter",
-    "l": "liter",
-    "cup": "cup",
-    "cups": "cup",
-    "ounce": "ounce",
-    "ounces": "ounce",
-    "pound": "pound",
-    "pounds": "pound",
-    "litre": "liter",
-    "litres": "liter",
-    "liter": "liter",
-    "liters": "liter",
-    "us cup": "cup",
-    "us cups": "cup",
-    "us tbsp": "tablespoon",
-    "us tsp": "teaspoon",
-    "us fl oz": "fluid_ounce",
-    "us pint": "pint",
-    "metric cup": "metric_cup",
-    "metric cups": "metric_cup",
-    "metric tbsp": "metric_tablespoon",
-    "metric tsp": "metric_teaspoon",
-    "imperial cup": "imperial_cup",
-    "imperial cups": "imperial_cup",
-    "imperial pint": "imperial_pint",
-    "imperial fl oz": "imperial_fluid_ounce",
-    "uk cup": "imperial_cup",
-    "uk pint": "imperial_pint",
-    "uk fl oz": "imperial_fluid_ounce",
-    "australian tbsp": "au_tablespoon",
-    "au tbsp": "au_tablespoon",
-    "au cup": "metric_cup",
-    "tbsp": "tablespoon",
-    "tablespoon": "tablespoon",
-    "tablespoons": "tablespoon",
-    "tsp": "teaspoon",
-    "teaspoon": "teaspoon",
-    "teaspoons": "teaspoon",
-    "fl oz": "fluid_ounce",
-    "pt": "pint",
-    "pint": "pint",
-    "pints": "pint",
-    "stick": "butter_stick",
-    "sticks": "butter_stick",
-    "mm": "millimeter",
-    "cm": "centimeter",
-    "in": "inch",
+    **_all("g, gr, gm, gms, gram, grams, gramme, grammes", "gram"),
+    **_all("kg, kgs, kilo, kilos, kilogram, kilograms", "kilogram"),
+    **_all("mg, milligram, milligrams", "milligram"),
+    **_all("oz, ounce, ounces", "ounce"),
+    **_all("lb, lbs, pound, pounds", "pound"),
+    **_all("ml, mls, cc, milliliter, milliliters, millilitre, millilitres", "milliliter"),
+    **_all("cl, centiliter, centiliters, centilitre, centilitres", "centiliter"),
+    **_all("dl, deciliter, deciliters, decilitre, decilitres", "deciliter"),
+    **_all("l, lt, ltr, liter, liters, litre, litres", "liter"),
+    **_all("cup, cups, cupful, cupfuls, us cup, us cups", "cup"),
+    **_all(_SPOONS, "tablespoon"),
+    **_all(_TEAS, "teaspoon"),
+    **_all("fl oz, floz, fluid oz, fluid ounce, fluid ounces, us fl oz", "fluid_ounce"),
+    **_all("pt, pint, pints, us pint, us pints", "pint"),
+    **_all("qt, qts, quart, quarts, us quart, us quarts", "quart"),
+    **_all("gal, gallon, gallons, us gallon", "gallon"),
+    **_all("metric cup, metric cups, au cup, australian cup", "metric_cup"),
+    **_all("metric tbsp", "metric_tablespoon"),
+    **_all("metric tsp", "metric_teaspoon"),
+    **_all("imperial cup, imperial cups, uk cup", "imperial_cup"),
+    **_all("imperial pint, imperial pints, uk pint, uk pints", "imperial_pint"),
+    **_all("imperial quart, uk quart", "imperial_quart"),
+    **_all("imperial gallon, uk gallon", "imperial_gallon"),
+    **_all("imperial fl oz, uk fl oz", "imperial_fluid_ounce"),
+    **_all("australian tbsp, au tbsp", "au_tablespoon"),
+    **_all("dessertspoon, dessertspoons", "dessertspoon"),
+    **_all("stick, sticks", "butter_stick"),
+    **_all("shot, shots", "kitchen_shot"),
+    **_all("pinch, pinches", "kitchen_pinch"),
+    **_all("dash, dashes", "kitchen_dash"),
+    **_all("drop, drops", "kitchen_drop"),
+    **_all("knob, knobs", "kitchen_knob"),
+    **_all("mm, millimeter, millimeters, millimetre, millimetres", "millimeter"),
+    **_all("cm, centimeter, centimeters, centimetre, centimetres", "centimeter"),
+    **_all("m, meter, meters, metre, metres", "meter"),
+    **_all('in, inch, inches, ", ″', "inch"),
+    **_all("ft, foot, feet", "foot"),
 }
 
 
 @cache
 def _registry() -> pint.UnitRegistry[float]:
     registry: pint.UnitRegistry[float] = pint.UnitRegistry()
-    for definition in KITCHEN_UNITS:
+    for definition in (*KITCHEN_UNITS, *KITCHEN_HABITS):
         registry.define(definition)
     return registry
 
@@ -112,6 +113,19 @@ def is_mass(unit: str) -> bool:
         definition.
     """
     return _converts(unit, "gram")
+
+
+def is_metric(unit: str) -> bool:
+    """Tell whether a unit is metric.
+
+    Args:
+        unit: as written in a kitchen [text].
+    Returns:
+        true for g, ml, dl ...; false for cups, spoons, ounces [bool].
+    Source:
+        definition.
+    """
+    return WRITTEN.get(unit, unit).endswith(("gram", "liter"))
 
 
 def is_volume(unit: str) -> bool:

@@ -39,7 +39,7 @@ class Ingredient:
     mixture; `cup_density_g_ml` is that of a level cup of it, where gaps make it lighter, and
     `states` hold that of a cup of it chopped, sifted or packed. Without a price or allergens
     (None) nobody entered them; no allergens at all is an empty tuple. `egg` says which part of
-    an egg it is.
+    an egg it is; `bought` are the packs it comes in, as pieces.
     """
 
     key: str
@@ -54,6 +54,7 @@ class Ingredient:
     chocolate: Chocolate | None = None
     states: tuple[State, ...] = ()
     egg: EggPart | None = None
+    bought: tuple[Piece, ...] = ()
 
     def __post_init__(self) -> None:
         if self.density_g_ml is not None:

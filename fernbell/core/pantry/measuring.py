@@ -4,14 +4,15 @@ from dataclasses import dataclass
 
 from fernbell.core.errors import MissingDensity, NotCounted
 from fernbell.core.measures import (
+    CONTAINERS,
     MEANS,
     Amount,
     System,
-    folded,
     grams,
     is_mass,
     measured,
     millilitres,
+    words_of,
 )
 from fernbell.core.pantry.ingredient import Ingredient, Piece
 from fernbell.core.working import Given, Working, figure_text
@@ -81,21 +82,34 @@ def mass_of_amount(ingredient: Ingredient, amount: Amount, system: System = Syst
         definition.
     """
     if amount.unit == "":
-        if not ingredient.pieces:
-            raise NotCounted(ingredient.name)
-        return mass_of_pieces(_piece(ingredient, amount.name), amount.value)
+        return mass_of_pieces(_piece(ingredient, amount, system), amount.value)
     terms = ((amount.value, amount.unit), *amount.also)
     return sum(_mass(ingredient, value, unit, amount.state, system) for value, unit in terms)
 
 
-def _piece(ingredient: Ingredient, name: str) -> Piece:
-    """The piece whose name is said, such as a tin or a leaf of silver; else the first."""
-    words = set(folded(name).replace(",", " ").split())
+_GRADES = {"small": "s", "medium": "m", "large": "l", "jumbo": "xl"}
 
-    def hits(piece: Piece) -> int:
-        return len(words & set(folded(piece.name).replace(",", " ").split()))
 
-    return max(ingredient.pieces, key=hits)
+def _piece(ingredient: Ingredient, amount: Amount, system: System) -> Piece:
+    """The piece that is said: a tin, a leaf of silver, an egg of that size; else the first."""
+    words = {CONTAINERS.get(word, word) for word in words_of(amount.name)}
+    held = words & set(CONTAINERS.values())
+    pieces = [
+        piece
+        for piece in (*ingredient.pieces, *ingredient.bought)
+        if not held or held & {CONTAINERS.get(word, word) for word in words_of(piece.name)}
+    ]
+    if not pieces or (not held and not ingredient.pieces):
+        raise NotCounted(ingredient.name, next(iter(held), ""))
+    grade = {"xl"} if {"extra", "large"} <= words else {_GRADES.get(word, word) for word in words}
+    here = words & {"us", "eu"} or ({"us"} if system is System.US else {"eu"})
+
+    def hits(piece: Piece) -> tuple[int, int]:
+        own = set(words_of(piece.name))
+        said = len((words | grade) & own)
+        return len(here & own) if grade & set(_GRADES.values()) else 0, said
+
+    return max(pieces, key=hits)
 
 
 def _mass(ingredient: Ingredient, value: float, unit: str, state: str, system: System) -> float:

@@ -2,7 +2,7 @@
 
 from fernbell.core.formulas import Book, Formula, Line, settled
 from fernbell.server.demo.formulas import FORMULAS, DemoFormula
-from fernbell.server.demo.pantry import STOCKS
+from fernbell.starter.pantry import STOCKS
 
 
 def demo_book() -> Book:

@@ -7,10 +7,10 @@ from pydantic import TypeAdapter
 
 from fernbell.core.pantry import Pack
 from fernbell.server.demo.desserts import MOLDS
-from fernbell.server.demo.pantry import STOCKS, Stock
 from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.pantry.models import Ingredient
+from fernbell.starter.pantry import STOCKS, Stock
 
 NOTE = "From memory, prices invented: a weighed cup, the pack or the bill replaces them."
 _PACKS = TypeAdapter(tuple[Pack, ...])

@@ -50,6 +50,7 @@ def ingredient_of(
         chocolate=_CHOCOLATE.validate_python(chocolate),
         states=tuple(State(**one) for one in states or []),
         egg=EggPart(egg) if egg else None,
+        bought=tuple(Piece(one["name"], one["mass_g"]) for one in packs or []),
     )
 
 

@@ -9,7 +9,7 @@ import sys
 from pathlib import Path
 
 from fernbell.core.desserts import Base, Dessert, Fill, Insert, Layer, Wedges, solve
-from fernbell.core.errors import MoldOverflow
+from fernbell.core.errors import CoreError, MoldOverflow
 from fernbell.core.formulas import Body, Book, Formula, Line, fold, overrun_percent, whipped_density
 from fernbell.core.measures import (
     celsius_from_fahrenheit,
@@ -22,6 +22,8 @@ from fernbell.core.measures import (
 )
 from fernbell.core.molds import Frame, Ring, clearance, disc
 from fernbell.core.pantry import Ingredient, mass_of_volume
+from fernbell.core.pantry.naming import understand
+from tests.core.names import NAMES
 from tests.core.outside.mixing import mixing_rows
 from tests.core.outside.mixtures import Case, Rows, mixture_rows
 
@@ -138,6 +140,20 @@ def air_rows() -> Rows:
     yield "same, 80 % of the gas kept", fold((base, cream)).density_g_ml
 
 
+def line_rows(line: str) -> Rows:
+    """What a typed line is in a new kitchen; asked or refused, it says so."""
+    try:
+        read = understand(line, NAMES)
+    except CoreError as refusal:
+        yield "ingredient", f"refused: {refusal}"
+        return
+    if read.certain is None or read.certain.mass_g is None:
+        yield "ingredient", f"asks: {read.asks}"
+        return
+    yield "ingredient", read.certain.named.key
+    yield "grams", read.certain.mass_g
+
+
 def rows_of(case: Case) -> Rows:
     """Rows of one case, by the shape of its inputs; none if core has no such thing."""
     inputs = case["inputs"]
@@ -150,6 +166,8 @@ def rows_of(case: Case) -> Rows:
         yield from mold_rows(frame, inputs)
     elif {"ring", "base", "insert"} <= keys:
         yield from nested_rows(inputs)
+    elif case["name"] == "typed line":
+        yield from line_rows(inputs["line"])
     elif "terms" in keys:
         yield from measure_rows(inputs)
     elif "values" in keys and all("deg" in str(value) for value in inputs["values"]):

@@ -4,6 +4,7 @@ Densities, make-ups in g of 100 g, keeping and temper figures are from memory, r
 kitchen would; carbohydrates nobody told apart are by difference. Prices are invented, in euro.
 What a pack, an analysis or a weighed cup says replaces any of them. Of the columns, `kind` is
 the DE of syrup solids, the polyol, the bloom, or the kind of pectin, whichever there is.
+names.csv holds what else each is called, usual.csv what a bare word such as 'butter' means.
 """
 
 import csv
@@ -39,6 +40,7 @@ class Stock:
     """One row of the starter pantry; `ingredient` is keyed by its slug."""
 
     ingredient: Ingredient
+    other_names: tuple[str, ...]
     packs: tuple[Pack, ...]
     keeping: Keeping | None
     source: str
@@ -73,7 +75,7 @@ def _chocolate(row: Row) -> Chocolate | None:
     return Chocolate(kind, float(row["cocoa_percent"]), USUAL_TEMPER.get(kind))
 
 
-def _stock(row: Row) -> Stock:
+def _stock(row: Row, other_names: tuple[str, ...]) -> Stock:
     packs: tuple[Pack, ...] = ()
     if row["pack"]:
         packs = (Pack(row["pack"], float(row["pack_g"]), (Price(PRICED_ON, float(row["price"])),)),)
@@ -91,7 +93,9 @@ def _stock(row: Row) -> Stock:
             chocolate=_chocolate(row),
             states=tuple(State(*pair) for pair in _pairs(row["states"])),
             egg=EggPart(row["egg"]) if row["egg"] else None,
+            bought=tuple(Piece(pack.name, pack.mass_g) for pack in packs),
         ),
+        other_names,
         packs,
         Keeping(Store(store), days, opened) if store else None,
         row["source"],
@@ -99,9 +103,20 @@ def _stock(row: Row) -> Stock:
     )
 
 
+def _table(name: str) -> list[Row]:
+    with Path(__file__).with_name(name).open(encoding="utf-8", newline="") as file:
+        return list(csv.DictReader(file))
+
+
+def _other_names() -> dict[str, tuple[str, ...]]:
+    return {row["slug"]: tuple(row["names"].split("; ")) for row in _table("names.csv")}
+
+
 def _read() -> tuple[Stock, ...]:
-    with Path(__file__).with_name("pantry.csv").open(encoding="utf-8", newline="") as file:
-        return tuple(_stock(row) for row in csv.DictReader(file))
+    others = _other_names()
+    return tuple(_stock(row, others.get(row["slug"], ())) for row in _table("pantry.csv"))
 
 
 STOCKS = _read()
+USUAL = {row["word"]: row["slug"] for row in _table("usual.csv")}
+"""What a bare word means in a new kitchen, by slug."""

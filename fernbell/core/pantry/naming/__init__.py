@@ -1,0 +1,27 @@
+"""What things are called in a kitchen, and what a typed line means there."""
+
+from fernbell.core.pantry.naming.lines import Choice, Understood, of_amount, refused, understand
+from fernbell.core.pantry.naming.names import (
+    MOST_CHOICES,
+    Found,
+    Named,
+    Names,
+    called,
+    shared_names,
+)
+from fernbell.core.pantry.naming.words import DESCRIPTIONS
+
+__all__ = [
+    "DESCRIPTIONS",
+    "MOST_CHOICES",
+    "Choice",
+    "Found",
+    "Named",
+    "Names",
+    "Understood",
+    "called",
+    "of_amount",
+    "refused",
+    "shared_names",
+    "understand",
+]

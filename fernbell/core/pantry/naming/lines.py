@@ -1,0 +1,220 @@
+"""A typed line understood: how much, of what, what it weighs, or what has to be asked."""
+
+import re
+from collections.abc import Callable, Iterable, Iterator
+from dataclasses import dataclass, replace
+
+from fernbell.core.errors import CoreError, Lacking, NoAmount, NotUnderstood
+from fernbell.core.measures import (
+    CONTAINERS,
+    METRIC_PINTS,
+    PINTS,
+    Amount,
+    System,
+    holds_amount,
+    is_mass,
+    is_volume,
+    read_amount,
+)
+from fernbell.core.pantry.ingredient import Ingredient
+from fernbell.core.pantry.measuring import mass_of_amount
+from fernbell.core.pantry.naming.names import Found, Named, Names
+
+Weighed = Callable[[Named], Ingredient]
+"""What a named thing is measured by; a formula through its density with air."""
+
+_PARTS = ("juice", "zest")
+_JUICED = re.compile(
+    r"^(?P<fruit>[^,]+?),?\s+(?:(?:finely|freshly)\s+)?(?:juice|zest)d\b.*$", re.IGNORECASE
+)
+_SCRAPED = re.compile(r"^(?P<pod>.*\bvanilla\b.*?)\s+seeds?$", re.IGNORECASE)
+_SECOND = re.compile(r"(?:\+|&|\band\b|\bplus\b)\s*\d", re.IGNORECASE)
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """One thing a line may be: what, its grams, and the measure where that was asked.
+
+    Without grams `lacks` says what is missing to weigh it.
+    """
+
+    named: Named
+    mass_g: float | None
+    measure: str = ""
+    lacks: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Understood:
+    """A line: what is certain, else what may be meant, and the question.
+
+    `name` is what was said of what it is, `note` what was said and is not weighed.
+    """
+
+    text: str
+    name: str
+    certain: Choice | None
+    choices: tuple[Choice, ...]
+    note: str = ""
+    asks: str = ""
+
+
+def of_itself(named: Named) -> Ingredient:
+    """A thing as the pantry measures it.
+
+    Args:
+        named: the thing [Named].
+    Returns:
+        its densities and pieces [Ingredient].
+    Source:
+        definition.
+    """
+    return named.of
+
+
+def understand(
+    text: str,
+    names: Names,
+    system: System = System.METRIC,
+    *,
+    weighed: Weighed = of_itself,
+    begun: bool = False,
+) -> Understood:
+    """Understand a typed line.
+
+    Args:
+        text: as typed, such as '250 g cream' [text].
+        names: what this kitchen calls things [Names].
+        system: whose cups and spoons are meant where no country is named [System].
+        weighed: what a thing is measured by [callable].
+        begun: whether it is still being typed: then everything is offered [bool].
+    Returns:
+        what is certain or may be meant, with grams [Understood, g].
+    Raises:
+        NotUnderstood: a number that may be two, or two things in one line.
+        NoName: nothing says of what.
+        OutOfRange: an amount of 0 or above 1 000 000.
+    Source:
+        common practice; only a thing's own or other name is certain.
+    """
+    try:
+        amount = read_amount(text)
+    except NoAmount as missing:
+        found = names.find(missing.name, begun=begun)
+        every = (*found.certain, *found.likely)
+        choices = tuple(Choice(one, None, lacks="no amount yet") for one in every)
+        return Understood(text, missing.name, None, choices, asks=str(missing))
+    return of_amount(text, amount, names, system, weighed=weighed, begun=begun)
+
+
+def of_amount(
+    text: str,
+    amount: Amount,
+    names: Names,
+    system: System = System.METRIC,
+    *,
+    weighed: Weighed = of_itself,
+    begun: bool = False,
+) -> Understood:
+    """The same for an amount that was read already.
+
+    Args:
+        text: as typed or pasted [text].
+        amount: as read [Amount].
+        names: what this kitchen calls things [Names].
+        system: whose cups and spoons are meant [System].
+        weighed: what a thing is measured by [callable].
+        begun: whether it is still being typed [bool].
+    Returns:
+        what is certain or may be meant, with grams [Understood, g].
+    Raises:
+        NotUnderstood: two things in one line.
+    Source:
+        common practice.
+    """
+    amount = replace(amount, name=_in_parts(amount.name))
+    found = names.find(amount.name, begun=begun)
+    if not found.certain and (_SECOND.search(amount.name) or holds_amount(amount.name)):
+        raise NotUnderstood("line", repr(text.strip()), "one thing: write a line for each")
+    if amount.name.lower() in CONTAINERS:
+        found = Found(likely=names.held_in(CONTAINERS[amount.name.lower()]))
+    certain = _weighable(amount, _choices(found.certain, amount, system, weighed))
+    likely = tuple(_choices(found.likely, amount, system, weighed))
+    sure = certain[0] if len(certain) == 1 and certain[0].mass_g is not None else None
+    understood = Understood(text, amount.name, sure, (), amount.note)
+    if sure and not begun:
+        return understood
+    choices = (*certain, *likely)
+    return replace(
+        understood, choices=choices, asks="" if sure else _question(amount, found, choices)
+    )
+
+
+def _in_parts(name: str) -> str:
+    """'lemons, juiced' is lemon juice, 'vanilla pod seeds' a vanilla pod."""
+    found = _JUICED.match(name)
+    if found:
+        done = name.lower()
+        parts = [part for part in _PARTS if f"{part}d" in done]
+        return f"{found['fruit']} {' and '.join(parts)}"
+    scraped = _SCRAPED.match(name)
+    return scraped["pod"] if scraped else name
+
+
+def _choices(
+    every: Iterable[Named], amount: Amount, system: System, weighed: Weighed
+) -> Iterator[Choice]:
+    for named in every:
+        if amount.unit in PINTS and system is System.METRIC:
+            for measure, unit in METRIC_PINTS.items():
+                yield _choice(named, replace(amount, unit=unit), system, weighed, measure)
+        else:
+            yield _choice(named, amount, system, weighed)
+
+
+def _choice(
+    named: Named, amount: Amount, system: System, weighed: Weighed, measure: str = ""
+) -> Choice:
+    if not amount.is_weighed:
+        return Choice(named, 0.0)
+    of = named.of if amount.unit and is_mass(amount.unit) else weighed(named)
+    try:
+        return Choice(named, mass_of_amount(of, amount, system), measure)
+    except CoreError as refusal:
+        return Choice(named, None, measure, str(refusal))
+
+
+def _weighable(amount: Amount, choices: Iterable[Choice]) -> tuple[Choice, ...]:
+    """Of several owners of a name those that are measured so: a spoon of vanilla is extract."""
+    every = tuple(choices)
+    can = tuple(one for one in every if one.mass_g is not None)
+    poured = tuple(one for one in can if not one.named.of.pieces)
+    by_volume = amount.unit != "" and is_volume(amount.unit)
+    return (poured if by_volume else ()) or can or every
+
+
+def _question(amount: Amount, found: Found, choices: tuple[Choice, ...]) -> str:
+    if not choices:
+        return f"‘{amount.name}’ is not in the pantry."
+    if len(choices) == 1 and choices[0].mass_g is None and found.certain:
+        return choices[0].lacks
+    if any(one.measure for one in choices) and len({one.named.key for one in choices}) == 1:
+        return f"Which {amount.unit}?"
+    if found.instead:
+        return f"‘{amount.name}’ is not in the pantry. Did you mean {found.instead}?"
+    return f"Which {amount.name}?"
+
+
+def refused(text: str, why: CoreError) -> Understood:
+    """A line nobody can read, with the sentence that says why.
+
+    Args:
+        text: as typed [text].
+        why: what was refused [CoreError].
+    Returns:
+        nothing certain and no choices [Understood].
+    Source:
+        definition.
+    """
+    asks = why.sentence() if isinstance(why, Lacking) else str(why)
+    return Understood(text, "", None, (), asks=asks)

@@ -1,0 +1,1 @@
+"""The starter kitchen as data: what a new kitchen begins with."""
