@@ -107,7 +107,7 @@ def main() -> None:
         visitor = Visitor(site)
         print(f"{stock(visitor)} ingredients")
         for word in ("creme", "couverture 66", "medlar 1917"):
-            path = f"/api/ingredients?q={word.replace(' ', '%20')}"
+            path = f"/api/names?shelf=ingredients&q={word.replace(' ', '%20')}"
             took = timed(lambda path=path: visitor.get(path), 40)
             print(f"search for {word!r}: {took:.1f} ms")
         whole = timed(lambda: visitor.get("/api/ingredients"), 5)

@@ -10,6 +10,7 @@ from fernbell.server.formulas.setting_api import router as setting
 from fernbell.server.kitchens.api import member_router, session_router
 from fernbell.server.kitchens.auth import MemberAuth
 from fernbell.server.molds.api import router as molds
+from fernbell.server.names_api import router as names
 from fernbell.server.pantry.api import router as pantry
 from fernbell.server.problems import FieldApi, answer_problems
 
@@ -32,6 +33,7 @@ answer_problems(api)
 api.add_router("/session", session_router)
 api.add_router("/members", member_router)
 api.add_router("/ingredients", pantry)
+api.add_router("/names", names)
 api.add_router("/formulas", formulas)
 api.add_router("/formulas", setting)
 api.add_router("/molds", molds)

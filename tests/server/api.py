@@ -86,6 +86,7 @@ def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
     fields = {
         "ingredient": (
             "name",
+            "other_names",
             "density_g_ml",
             "cup_density_g_ml",
             "weigh_step_g",

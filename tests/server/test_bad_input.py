@@ -60,7 +60,7 @@ def test_grams_of_a_line(shelves: Shelves, value: str, allowed: str) -> None:
         ({"height_mm": 0}, "parts.0.height_mm", "more than 0"),
         ({"height_mm": "thick"}, "parts.0.height_mm", "number"),
         ({"across_mm": -3}, "parts.0.across_mm", "more than 0"),
-        ({"across_mm": 1e9}, "parts.0.across_mm", "at most 1000"),
+        ({"across_mm": 1e9}, "parts.0.across_mm", "at most 1 000"),
         ({"formula": "not-a-formula"}, "parts.0.formula", "not on your shelf"),
         ({"rule": "sprinkle"}, "parts.0", "rule"),
     ],

@@ -77,7 +77,7 @@ QUERIES = {
     # Session, user, member, then the row's own.
     "": 4,
     "/solved": 5,
-    "/sheets": 7,  # its formulas' heads, and the ingredients for kitchen measures
+    "/sheets": 8,  # its formulas' heads, and the ingredients and notes of its lines
     "/history": 5,
 }
 
@@ -105,7 +105,7 @@ def test_queries_of_a_list_do_not_grow_with_it(
         assert demo.get(path).json()["total"] > 0
 
 
-FORMULA_QUERIES = {"": 8, "/reading": 5, "/scaled?mass_g=100": 7}
+FORMULA_QUERIES = {"": 8, "/reading": 5, "/scaled?mass_g=100": 8}
 
 
 @pytest.mark.parametrize(("verb", "queries"), FORMULA_QUERIES.items())
@@ -150,31 +150,45 @@ class TestTypedLines:
         return answer.json()
 
     def test_grams_and_cups_of_what_is_in_the_pantry(self, shelves: Shelves) -> None:
-        read = self.read(shelves, "250 g cream")
-        assert (read["mass_g"], read["matches"][0]["name"]) == (250, "Cream")
+        read = self.read(shelves, "250 g cream")["certain"]
+        assert (read["mass_g"], read["name"]) == (250, "Cream")
         # A new person's cups are metric; a country named is that country's.
-        assert self.read(shelves, "1 cup cream")["mass_g"] == pytest.approx(250)
-        assert self.read(shelves, "1 us cup cream")["mass_g"] == pytest.approx(236.588, abs=0.001)
+        cup = self.read(shelves, "1 cup cream")["certain"]
+        assert cup["mass_g"] == pytest.approx(250)
+        us = self.read(shelves, "1 us cup cream")["certain"]
+        assert us["mass_g"] == pytest.approx(236.588, abs=0.001)
 
-    def test_an_exact_name_comes_before_a_longer_one(self, shelves: Shelves) -> None:
+    def test_an_exact_name_is_taken_and_a_longer_one_never(self, shelves: Shelves) -> None:
         made(shelves.client, "ingredient", {"name": "A cream of tartar"})
-        names = [one["name"] for one in self.read(shelves, "5 g cream")["matches"]]
-        assert names == ["Cream", "Soft cream", "A cream of tartar"]
+        assert self.read(shelves, "5 g cream")["certain"]["name"] == "Cream"
+        begun = post(
+            shelves.client, "/api/formulas/read-line", {"text": "5 g cre", "begun": True}
+        ).json()
+        names = [one["name"] for one in begun["choices"]]
+        assert names == ["Cream", "A cream of tartar", "Soft cream"]
 
-    def test_a_formula_can_be_typed_too(self, shelves: Shelves) -> None:
-        match = self.read(shelves, "80 g soft cream")["matches"][0]
-        assert match["is_formula"]
-        assert match["id"] == shelves.formula["id"]
+    def test_a_formula_can_be_typed_too_and_is_measured_with_its_air(
+        self, shelves: Shelves
+    ) -> None:
+        read = self.read(shelves, "80 g soft cream")["certain"]
+        assert (read["is_formula"], read["id"]) == (True, shelves.formula["id"])
+        # Cream of 1.0 g/ml alone in it, not whipped.
+        assert self.read(shelves, "80 ml soft cream")["certain"]["mass_g"] == pytest.approx(80)
 
     def test_an_unknown_name_is_handed_back(self, shelves: Shelves) -> None:
         read = self.read(shelves, "80 g moon dust")
-        assert (read["name"], read["mass_g"], read["matches"]) == ("moon dust", None, [])
+        assert (read["name"], read["certain"], read["choices"]) == ("moon dust", None, [])
+        assert "not in the pantry" in read["asks"]
 
-    @pytest.mark.parametrize("text", ["cream", "0 g cream", "2 cupps of cream", "-5 g cream"])
-    def test_what_cannot_be_read_is_refused(self, shelves: Shelves, text: str) -> None:
-        answer = post(shelves.client, "/api/formulas/read-line", {"text": text})
-        assert answer.status_code == 422
-        assert answer.json()["detail"]
+    @pytest.mark.parametrize(
+        "text", ["cream", "0 g cream", "2 cupps of cream", "-5 g cream", "1,200 g cream"]
+    )
+    def test_what_cannot_be_read_says_why_and_takes_nothing(
+        self, shelves: Shelves, text: str
+    ) -> None:
+        read = self.read(shelves, text)
+        assert read["certain"] is None
+        assert read["asks"]
 
 
 class TestProposals:

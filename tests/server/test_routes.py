@@ -46,6 +46,7 @@ QUERIES = {
     "scale_formula": "?mass_g=10",
     "count_drips": "?diameter_mm=180&length_mm=40",
     "compare_revisions": "?before=1&after=1",
+    "find_names": "?shelf=lines&q=cream",
 }
 
 
@@ -88,6 +89,8 @@ def body_for(operation: str, shelves: Shelves) -> object:
         },
         "propose_formula": {"job": "ganache.slice"},
         "read_line": {"text": "10 g cream"},
+        "set_usual": {"word": "cream", "ingredient": shelves.ingredient["id"]},
+        "remember_name": {"name": "heavy cream"},
         "read_list": {"text": "10 g cream"},
         "read_pantry_list": {"text": "Cream"},
         "place_stack": {

@@ -106,12 +106,3 @@ def test_a_cook_writes_and_does_not_archive(
     refused = post(client, url(shelves, "dessert", "/archive"))
     assert refused.status_code == 403
     assert "chef" in refused.json()["detail"]
-
-
-def test_rows_are_found_by_any_word(shelves: Shelves) -> None:
-    for name in ("Dark rum", "Rum raisins"):
-        made(shelves.client, "ingredient", {"name": name})
-    names = [
-        one["name"] for one in shelves.client.get("/api/ingredients?q=rum+dark").json()["items"]
-    ]
-    assert names == ["Dark rum"]

@@ -8,6 +8,7 @@ from django.http import HttpRequest
 from fernbell.core.errors import FormulaCircle
 from fernbell.core.formulas import Book, refuse_circle, usual_kind
 from fernbell.server.formulas import assemble, entering
+from fernbell.server.formulas.entering import PastedLine
 from fernbell.server.formulas.models import Formula, FormulaLine
 from fernbell.server.formulas.revisions import add_revisions
 from fernbell.server.formulas.schemas import (
@@ -16,9 +17,7 @@ from fernbell.server.formulas.schemas import (
     FormulaOut,
     LineIn,
     PastedIn,
-    PastedLine,
     ReadingOut,
-    ReadLine,
     SheetOut,
     TypedLine,
 )
@@ -27,6 +26,7 @@ from fernbell.server.kitchens.actions import Kind, Snapshot
 from fernbell.server.kitchens.models import Member, Row
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.names import ReadLine
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.problems import Invalid
 
@@ -62,6 +62,7 @@ def _line(row: Formula, place: int, line: LineIn) -> FormulaLine:
         overrun_percent=line.overrun_percent,
         stage=line.stage,
         strained=line.strained,
+        note=line.note,
         ingredient_id=line.ingredient,
         nested_id=line.formula,
     )
@@ -92,6 +93,7 @@ def snapshot(row: Row) -> Snapshot:
             "overrun_percent": line.overrun_percent,
             "stage": line.stage,
             "strained": line.strained,
+            "note": line.note,
             "ingredient": str(line.ingredient_id) if line.ingredient_id else None,
             "formula": str(line.nested_id) if line.nested_id else None,
         }

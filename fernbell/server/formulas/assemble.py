@@ -304,13 +304,17 @@ def scaled(
 
 
 def with_methods(member: Member, made: Iterable[Sheet]) -> list[SheetOut]:
-    """Sheets with their methods, the workings of their lines and kitchen measures. Two queries."""
+    """Sheets with methods, workings of their lines, kitchen measures, notes. Three queries."""
     made = list(made)
     found = rows(member, models.Formula).in_bulk([one.formula for one in made])
     heads = {str(key): row for key, row in found.items()}
     wanted = {line.ingredient for one in made for line in one.lines if line.ingredient}
     known = {str(key): row for key, row in rows(member, pantry.Ingredient).in_bulk(wanted).items()}
     weighed = {key: as_core(row) for key, row in known.items()}
+    noted = models.FormulaLine.objects.filter(formula__in=found).exclude(note="")
+    notes: dict[str, dict[str, str]] = {}
+    for formula, key, note in noted.values_list("formula_id", "key", "note"):
+        notes.setdefault(str(formula), {})[key] = note
     system = System(member.measures)
     return [
         SheetOut(
@@ -322,6 +326,7 @@ def with_methods(member: Member, made: Iterable[Sheet]) -> list[SheetOut]:
             flavor=heads[sheet.formula].flavor,
             workings={line.key: line_working(sheet, line) for line in sheet.lines},
             kitchen=_in_kitchen(sheet, weighed, system),
+            notes=notes.get(sheet.formula, {}),
         )
         for sheet in made
     ]

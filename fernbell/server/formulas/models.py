@@ -37,7 +37,10 @@ class Formula(Row):
 
 
 class FormulaLine(models.Model):
-    """One line: an ingredient or a nested formula. Neither can go while the line stands."""
+    """One line: an ingredient or a nested formula. Neither can go while the line stands.
+
+    `note` is what was said of it and is not weighed: a range, 'to taste'.
+    """
 
     formula = models.ForeignKey(Formula, on_delete=models.CASCADE, related_name="lines")
     position = models.PositiveIntegerField()
@@ -46,6 +49,7 @@ class FormulaLine(models.Model):
     overrun_percent = models.FloatField(default=0)
     stage = models.CharField(max_length=40, blank=True)
     strained = models.BooleanField(default=False)
+    note = models.CharField(max_length=80, blank=True)
     ingredient = models.ForeignKey(
         Ingredient, null=True, on_delete=models.PROTECT, related_name="lines"
     )

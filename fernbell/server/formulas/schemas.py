@@ -41,6 +41,7 @@ class LineIn(Entry):
     overrun_percent: float = 0
     stage: Short = ""
     strained: bool = False
+    note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=80)] = ""
     ingredient: UUID | None = None
     formula: UUID | None = None
 
@@ -115,6 +116,7 @@ class LineOut(Schema):
     overrun_percent: float
     stage: str
     strained: bool
+    note: str
     ingredient: UUID | None
     formula: UUID | None
     name: str
@@ -220,7 +222,7 @@ class ReadingOut(Schema):
 class SheetOut(Schema):
     """A scaled sheet with its method, and the workings of size, batch and every line by key.
 
-    `kitchen` says lines in the person's own measures, by key.
+    `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them.
     """
 
     sheet: Sheet
@@ -231,6 +233,7 @@ class SheetOut(Schema):
     method: list[Step]
     workings: dict[str, Working]
     kitchen: dict[str, Measured]
+    notes: dict[str, str]
 
 
 class PastedIn(Entry):
@@ -241,38 +244,11 @@ class PastedIn(Entry):
 
 
 class TypedLine(Entry):
-    """A line as typed, '250 g cream', and the formula it is typed into."""
+    """A line as typed, '250 g cream', and the formula it is typed into.
 
-    within: UUID | None = None
-    text: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)]
-
-
-class Match(Schema):
-    """An ingredient or formula whose name fits."""
-
-    id: UUID
-    name: str
-    is_formula: bool
-
-
-class ReadLine(Schema):
-    """What was understood: grams (None while nothing fits), and what fits, the best first."""
-
-    name: str
-    mass_g: float | None
-    understood: str
-    matches: list[Match]
-
-
-class PastedLine(Schema):
-    """One pasted line: what was understood, or why not.
-
-    `heading` is what is rightly passed over; `name` is empty where nothing was understood.
+    `begun` while it is still being typed: then everything that may be meant is offered.
     """
 
-    text: str
-    heading: bool
-    refusal: str
-    name: str
-    mass_g: float | None
-    matches: list[Match]
+    within: UUID | None = None
+    begun: bool = False
+    text: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)]

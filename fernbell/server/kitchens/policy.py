@@ -40,10 +40,3 @@ def require(member: Member, act: Act) -> None:
 def rows(member: Member, model: type[Model]) -> QuerySet:
     """The rows a member may see: those of the member's kitchen."""
     return model._default_manager.filter(kitchen_id=member.kitchen_id)
-
-
-def named(found: QuerySet, words: str) -> QuerySet:
-    """Those whose name holds every word, in any order and case, with or without accents."""
-    for word in words.split():
-        found = found.filter(name__unaccent__icontains=word)
-    return found

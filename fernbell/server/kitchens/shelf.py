@@ -9,7 +9,7 @@ from ninja import Query, Router, Status
 
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind
-from fernbell.server.kitchens.policy import Act, named, require, rows
+from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.schemas import MOST_ROWS, ChangeOut, Page, Revised, RowOut
 
 
@@ -27,13 +27,12 @@ def _reading(router: Router, kind: Kind, brief: type[RowOut], full: type[RowOut]
     @router.get("", response=page, operation_id=route("list"))
     def list_rows(
         request: HttpRequest,
-        q: Annotated[str, Query(max_length=120)] = "",
         archived: bool = False,
         limit: Annotated[int, Query(ge=1, le=MOST_ROWS)] = MOST_ROWS,
         offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
     ) -> dict[str, Any]:
         require(request.auth, Act.READ)
-        found = named(rows(request.auth, kind.model).filter(archived_at__isnull=not archived), q)
+        found = rows(request.auth, kind.model).filter(archived_at__isnull=not archived)
         items = list(found.select_related("changed_by")[offset : offset + limit])
         short = len(items) < limit and (items or not offset)
         total = offset + len(items) if short else found.aggregate(n=Count("pk"))["n"]

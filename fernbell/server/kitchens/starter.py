@@ -9,8 +9,8 @@ from fernbell.core.pantry import Pack
 from fernbell.server.demo.desserts import MOLDS
 from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.models import Mold
-from fernbell.server.pantry.models import Ingredient
-from fernbell.starter.pantry import STOCKS, Stock
+from fernbell.server.pantry.models import Ingredient, Usual
+from fernbell.starter.pantry import STOCKS, USUAL, Stock
 
 NOTE = "From memory, prices invented: a weighed cup, the pack or the bill replaces them."
 _PACKS = TypeAdapter(tuple[Pack, ...])
@@ -22,6 +22,10 @@ def stock(member: Member) -> tuple[dict[str, Ingredient], dict[str, Mold]]:
     ingredients = {one.ingredient.key: Ingredient(**owner, **_fields(one)) for one in STOCKS}
     molds = {one.slug: Mold(**owner, name=one.name, shape=asdict(one.mold)) for one in MOLDS}
     Ingredient.objects.bulk_create(ingredients.values())
+    Usual.objects.bulk_create(
+        Usual(kitchen_id=member.kitchen_id, word=word, ingredient=ingredients[slug])
+        for word, slug in USUAL.items()
+    )
     Mold.objects.bulk_create(molds.values())
     return ingredients, molds
 
@@ -30,6 +34,7 @@ def _fields(one: Stock) -> dict[str, Any]:
     own = one.ingredient
     return {
         "name": own.name,
+        "other_names": list(one.other_names),
         "density_g_ml": own.density_g_ml,
         "cup_density_g_ml": own.cup_density_g_ml,
         "weigh_step_g": own.weigh_step_g,

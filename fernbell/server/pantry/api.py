@@ -2,13 +2,13 @@
 
 from dataclasses import asdict
 from typing import Any
+from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Status
 
 from fernbell.core.formulas import USUAL_SIGNS
 from fernbell.core.heat import POLYOLS
-from fernbell.core.measures import folded
 from fernbell.core.pantry import (
     ALLERGENS,
     COMPONENTS,
@@ -17,24 +17,29 @@ from fernbell.core.pantry import (
     USUAL_TEMPER,
     read_densities,
 )
+from fernbell.core.pantry import Ingredient as CoreIngredient
+from fernbell.core.pantry.naming import Named, Names
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind, Snapshot
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.pantry import usual
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.pantry.schemas import (
     IngredientBrief,
     IngredientIn,
     IngredientOut,
     ManyIn,
+    OtherName,
     PastedIngredient,
     PastedNames,
     Vocabulary,
 )
 
 PLAIN = (
-    *("name", "density_g_ml", "cup_density_g_ml", "weigh_step_g", "pieces", "make_up"),
+    *("name", "other_names", "density_g_ml", "cup_density_g_ml", "weigh_step_g", "pieces"),
+    "make_up",
     *("make_up_source", "make_up_status", "states", "egg", "allergens", "chocolate", "packs"),
     *("keeping", "note"),
 )
@@ -84,9 +89,12 @@ def read_pasted(request: HttpRequest, data: PastedNames) -> Any:
     """What a pasted list of ingredients says, line by line; nothing is changed."""
     require(request.auth, Act.READ)
     own = rows(request.auth, Ingredient).filter(archived_at=None)
-    there = {folded(name) for name in own.values_list("name", flat=True)}
+    there = Names(
+        tuple(Named(CoreIngredient("", name)) for name in own.values_list("name", flat=True))
+    )
     return [
-        {**asdict(line), "there": folded(line.name) in there} for line in read_densities(data.text)
+        {**asdict(line), "there": bool(there.find(line.name).certain)}
+        for line in read_densities(data.text)
     ]
 
 
@@ -94,3 +102,9 @@ def read_pasted(request: HttpRequest, data: PastedNames) -> Any:
 def create_many(request: HttpRequest, data: ManyIn) -> Status:
     """Several new ingredients at once, all or none."""
     return Status(201, actions.create_many(request.auth, INGREDIENT, data.rows))
+
+
+@router.post("/{uuid:row_id}/names", response=IngredientOut, operation_id="remember_name")
+def remember_name(request: HttpRequest, row_id: UUID, data: OtherName) -> Any:
+    """Another name for it, from now on."""
+    return usual.remember(request.auth, INGREDIENT, row_id, data.name)

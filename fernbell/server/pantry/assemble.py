@@ -39,8 +39,12 @@ def ingredient_of(
     allergens: list[str] | None = None,
     chocolate: dict[str, Any] | None = None,
     packs: list[dict[str, Any]] | None = None,
+    bought: list[dict[str, Any]] | None = None,
 ) -> Ingredient:
-    """What the pantry keeps of an ingredient, as a core value; today's price."""
+    """What the pantry keeps of an ingredient, as a core value; today's price.
+
+    `bought` are its packs where nobody asks what they cost.
+    """
     return Ingredient(
         *(key, name, density_g_ml, cup_density_g_ml, weigh_step_g),
         pieces=tuple(Piece(**one) for one in pieces),
@@ -50,7 +54,7 @@ def ingredient_of(
         chocolate=_CHOCOLATE.validate_python(chocolate),
         states=tuple(State(**one) for one in states or []),
         egg=EggPart(egg) if egg else None,
-        bought=tuple(Piece(one["name"], one["mass_g"]) for one in packs or []),
+        bought=tuple(Piece(one["name"], one["mass_g"]) for one in bought or packs or []),
     )
 
 
@@ -61,4 +65,15 @@ def as_core(row: Any) -> Ingredient:
         make_up=MakeUp(**row.make_up) if row.make_up else None,
         **{field: getattr(row, field) for field in ("pieces", "egg", "states")},
         **{field: getattr(row, field) for field in ("allergens", "chocolate", "packs")},
+    )
+
+
+def as_measured(row: Any) -> Ingredient:
+    """A row with what is needed to weigh it: densities, pieces, packs."""
+    return ingredient_of(
+        *(str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g),
+        pieces=row.pieces,
+        states=row.states,
+        bought=row.packs,
+        egg="",
     )

@@ -1,13 +1,21 @@
 """Ingredients."""
 
+from typing import ClassVar
+
 from django.db import models
 
-from fernbell.server.kitchens.models import Row
+from fernbell.server.kitchens.models import Kitchen, Row
+
+MOST_OTHER_NAMES = 40
 
 
 class Ingredient(Row):
-    """An ingredient of the kitchen; unknown densities, make-ups, allergens are null."""
+    """An ingredient of the kitchen; unknown densities, make-ups, allergens are null.
 
+    `other_names` are what else it is called here.
+    """
+
+    other_names = models.JSONField(default=list)
     density_g_ml = models.FloatField(null=True)
     cup_density_g_ml = models.FloatField(null=True)
     weigh_step_g = models.FloatField(default=1.0)
@@ -27,3 +35,19 @@ class Ingredient(Row):
         """Names of the formulas that weigh it."""
         lines = self.lines.filter(formula__archived_at=None)
         return set(lines.values_list("formula__name", flat=True))
+
+
+class Usual(models.Model):
+    """What a bare word such as 'butter' means in a kitchen."""
+
+    kitchen = models.ForeignKey(Kitchen, on_delete=models.CASCADE)
+    word = models.CharField(max_length=60)
+    ingredient = models.ForeignKey(Ingredient, on_delete=models.CASCADE, related_name="usual_for")
+
+    class Meta:
+        constraints: ClassVar = [
+            models.UniqueConstraint(fields=["kitchen", "word"], name="word_means_one_thing")
+        ]
+
+    def __str__(self) -> str:
+        return f"{self.word}: {self.ingredient}"

@@ -20,13 +20,26 @@ from fernbell.core.pantry import (
     check_allergens,
 )
 from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
+from fernbell.server.pantry import usual
 from fernbell.server.pantry.assemble import price_today
+from fernbell.server.pantry.models import MOST_OTHER_NAMES
+
+OtherNameText = Annotated[
+    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=80)
+]
+
+
+class OtherName(Entry):
+    """What else an ingredient is called."""
+
+    name: OtherNameText
 
 
 class IngredientIn(Entry):
     """An ingredient as entered; None where a density is unknown."""
 
     name: Name
+    other_names: list[OtherNameText] = Field(default=[], max_length=MOST_OTHER_NAMES)
     density_g_ml: float | None = None
     cup_density_g_ml: float | None = None
     weigh_step_g: float = 1.0
@@ -46,6 +59,7 @@ class IngredientIn(Entry):
     def in_range(self) -> Self:
         """Let core refuse what is out of range."""
         Ingredient("", self.name, self.density_g_ml, self.cup_density_g_ml, self.weigh_step_g)
+        self.other_names = list(dict.fromkeys(self.other_names))
         if self.allergens is not None:
             self.allergens = list(check_allergens(tuple(self.allergens)))
         return self
@@ -78,8 +92,10 @@ class IngredientBrief(RowOut):
 
 
 class IngredientOut(RowOut):
-    """An ingredient."""
+    """An ingredient; `shared` says of its other names which are also names of what else."""
 
+    other_names: list[str]
+    shared: dict[str, list[str]]
     density_g_ml: float | None
     cup_density_g_ml: float | None
     weigh_step_g: float
@@ -101,6 +117,11 @@ class IngredientOut(RowOut):
     def resolve_used_by(row: Any) -> list[str]:
         """Names of the formulas that weigh it."""
         return sorted(row.users())
+
+    @staticmethod
+    def resolve_shared(row: Any) -> dict[str, list[str]]:
+        """Whose names its other names are too."""
+        return usual.shared(row)
 
     @staticmethod
     def resolve_price_per_kg(row: Any) -> float | None:

@@ -867,6 +867,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ingredients/{row_id}/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Remember Name
+         * @description Another name for it, from now on.
+         */
+        post: operations["remember_name"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ingredients/{row_id}/restore": {
         parameters: {
             query?: never;
@@ -1090,6 +1110,50 @@ export interface paths {
         put?: never;
         /** Restore Row */
         post: operations["restore_mold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Find Names
+         * @description Rows of a shelf whose names fit what is typed so far, the best first.
+         */
+        get: operations["find_names"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/names/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Usual
+         * @description What bare words mean in this kitchen.
+         */
+        get: operations["list_usual"];
+        /**
+         * Set Usual
+         * @description What a bare word is to mean from now on.
+         */
+        put: operations["set_usual"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2199,6 +2263,23 @@ export interface components {
             used_by: string[];
         };
         /**
+         * FoundName
+         * @description A row whose name fits, and the other name by which it does.
+         */
+        FoundName: {
+            /** Called */
+            called: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Is Formula */
+            is_formula: boolean;
+            /** Name */
+            name: string;
+        };
+        /**
          * Frame
          * @description A rectangular frame by its inner measures [mm].
          */
@@ -2400,6 +2481,11 @@ export interface components {
              */
             note: string;
             /**
+             * Other Names
+             * @default []
+             */
+            other_names: string[];
+            /**
              * Packs
              * @default []
              */
@@ -2422,7 +2508,7 @@ export interface components {
         };
         /**
          * IngredientOut
-         * @description An ingredient.
+         * @description An ingredient; `shared` says of its other names which are also names of what else.
          */
         IngredientOut: {
             /** Allergens */
@@ -2456,6 +2542,8 @@ export interface components {
             name: string;
             /** Note */
             note: string;
+            /** Other Names */
+            other_names: string[];
             /** Packs */
             packs: components["schemas"]["Pack"][];
             /** Pieces */
@@ -2464,6 +2552,10 @@ export interface components {
             price_per_kg: number | null;
             /** Revision */
             revision: number;
+            /** Shared */
+            shared: {
+                [key: string]: string[];
+            };
             /** States */
             states: components["schemas"]["State"][];
             /** Used By */
@@ -2643,6 +2735,31 @@ export interface components {
             working: components["schemas"]["Working"];
         };
         /**
+         * LineChoice
+         * @description One thing a line may be: its grams, or what is missing to weigh it.
+         *
+         *     `measure` tells choices of one thing apart, `called` is the other name by which it fits.
+         */
+        LineChoice: {
+            /** Called */
+            called: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Is Formula */
+            is_formula: boolean;
+            /** Lacks */
+            lacks: string;
+            /** Mass G */
+            mass_g: number | null;
+            /** Measure */
+            measure: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * LineGrams
          * @description Grams of one line.
          */
@@ -2665,6 +2782,11 @@ export interface components {
             key: string;
             /** Mass G */
             mass_g: number;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
             /**
              * Overrun Percent
              * @default 0
@@ -2696,6 +2818,8 @@ export interface components {
             mass_g: number;
             /** Name */
             name: string;
+            /** Note */
+            note: string;
             /** Overrun Percent */
             overrun_percent: number;
             /** Stage */
@@ -2813,21 +2937,6 @@ export interface components {
         ManyIn: {
             /** Rows */
             rows: components["schemas"]["IngredientIn"][];
-        };
-        /**
-         * Match
-         * @description An ingredient or formula whose name fits.
-         */
-        Match: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Is Formula */
-            is_formula: boolean;
-            /** Name */
-            name: string;
         };
         /**
          * Measured
@@ -3001,6 +3110,14 @@ export interface components {
             sweetness: components["schemas"]["Working"];
         };
         /**
+         * OtherName
+         * @description What else an ingredient is called.
+         */
+        OtherName: {
+            /** Name */
+            name: string;
+        };
+        /**
          * Pack
          * @description A pack as it is bought; its prices in the order of their days.
          */
@@ -3107,21 +3224,20 @@ export interface components {
         };
         /**
          * PastedLine
-         * @description One pasted line: what was understood, or why not.
-         *
-         *     `heading` is what is rightly passed over; `name` is empty where nothing was understood.
+         * @description One pasted line; `heading` is what is rightly passed over.
          */
         PastedLine: {
+            /** Asks */
+            asks: string;
+            certain: components["schemas"]["LineChoice"] | null;
+            /** Choices */
+            choices: components["schemas"]["LineChoice"][];
             /** Heading */
             heading: boolean;
-            /** Mass G */
-            mass_g: number | null;
-            /** Matches */
-            matches: components["schemas"]["Match"][];
             /** Name */
             name: string;
-            /** Refusal */
-            refusal: string;
+            /** Note */
+            note: string;
             /** Text */
             text: string;
         };
@@ -3274,17 +3390,22 @@ export interface components {
         };
         /**
          * ReadLine
-         * @description What was understood: grams (None while nothing fits), and what fits, the best first.
+         * @description A line understood: what is certain, else what may be meant and the question.
+         *
+         *     `name` is what was said of what it is; `note` was said and is not weighed.
          */
         ReadLine: {
-            /** Mass G */
-            mass_g: number | null;
-            /** Matches */
-            matches: components["schemas"]["Match"][];
+            /** Asks */
+            asks: string;
+            certain: components["schemas"]["LineChoice"] | null;
+            /** Choices */
+            choices: components["schemas"]["LineChoice"][];
             /** Name */
             name: string;
-            /** Understood */
-            understood: string;
+            /** Note */
+            note: string;
+            /** Text */
+            text: string;
         };
         /**
          * ReadingOut
@@ -3572,7 +3693,7 @@ export interface components {
          * SheetOut
          * @description A scaled sheet with its method, and the workings of size, batch and every line by key.
          *
-         *     `kitchen` says lines in the person's own measures, by key.
+         *     `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them.
          */
         SheetOut: {
             batch: components["schemas"]["Working"];
@@ -3586,6 +3707,10 @@ export interface components {
             };
             /** Method */
             method: components["schemas"]["Step"][];
+            /** Notes */
+            notes: {
+                [key: string]: string;
+            };
             sheet: components["schemas"]["Sheet"];
             size: components["schemas"]["Working"];
             /** Workings */
@@ -4054,8 +4179,15 @@ export interface components {
         /**
          * TypedLine
          * @description A line as typed, '250 g cream', and the formula it is typed into.
+         *
+         *     `begun` while it is still being typed: then everything that may be meant is offered.
          */
         TypedLine: {
+            /**
+             * Begun
+             * @default false
+             */
+            begun: boolean;
             /** Text */
             text: string;
             /** Within */
@@ -4091,6 +4223,31 @@ export interface components {
             id: string;
             /** Name */
             name: string;
+        };
+        /**
+         * UsualIn
+         * @description What a bare word is to mean here; nothing where it is to be asked.
+         */
+        UsualIn: {
+            /** Ingredient */
+            ingredient: string | null;
+            /** Word */
+            word: string;
+        };
+        /**
+         * UsualOut
+         * @description What a bare word means here.
+         */
+        UsualOut: {
+            /**
+             * Ingredient
+             * Format: uuid
+             */
+            ingredient: string;
+            /** Name */
+            name: string;
+            /** Word */
+            word: string;
         };
         /**
          * Verdict
@@ -4276,7 +4433,6 @@ export interface operations {
     list_dessert: {
         parameters: {
             query?: {
-                q?: string;
                 archived?: boolean;
                 limit?: number;
                 offset?: number;
@@ -4706,7 +4862,6 @@ export interface operations {
     list_formula: {
         parameters: {
             query?: {
-                q?: string;
                 archived?: boolean;
                 limit?: number;
                 offset?: number;
@@ -5287,7 +5442,6 @@ export interface operations {
     list_ingredient: {
         parameters: {
             query?: {
-                q?: string;
                 archived?: boolean;
                 limit?: number;
                 offset?: number;
@@ -5515,6 +5669,32 @@ export interface operations {
             };
         };
     };
+    remember_name: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherName"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IngredientOut"];
+                };
+            };
+        };
+    };
     restore_ingredient: {
         parameters: {
             query?: never;
@@ -5678,7 +5858,6 @@ export interface operations {
     list_mold: {
         parameters: {
             query?: {
-                q?: string;
                 archived?: boolean;
                 limit?: number;
                 offset?: number;
@@ -5886,6 +6065,74 @@ export interface operations {
             };
         };
     };
+    find_names: {
+        parameters: {
+            query: {
+                shelf: "ingredients" | "formulas" | "lines" | "desserts" | "molds" | "stacks";
+                q: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundName"][];
+                };
+            };
+        };
+    };
+    list_usual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualOut"][];
+                };
+            };
+        };
+    };
+    set_usual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UsualIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualOut"][];
+                };
+            };
+        };
+    };
     read_session: {
         parameters: {
             query?: never;
@@ -6023,7 +6270,6 @@ export interface operations {
     list_stack: {
         parameters: {
             query?: {
-                q?: string;
                 archived?: boolean;
                 limit?: number;
                 offset?: number;

@@ -56,11 +56,12 @@ class Found:
     instead: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Names:
     """Everything in a kitchen that has a name, looked up by whole words.
 
-    `usual` says what a bare word such as 'butter' means here, by key.
+    `usual` says what a bare word such as 'butter' means here, by key. Two are the same only where
+    they are one object: they are large, and kept by whoever built them.
     """
 
     every: tuple[Named, ...]

@@ -1,0 +1,84 @@
+"""Routes for looking up names: any shelf, as one types; and what a bare word means here."""
+
+from typing import Annotated, Any, Literal
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Query, Router, Schema
+from pydantic import StringConstraints
+
+from fernbell.core.pantry.naming import called
+from fernbell.server import names
+from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.kitchens.schemas import MOST_ROWS, Entry
+from fernbell.server.pantry import usual
+from fernbell.server.pantry.models import Usual
+
+router = Router(tags=["names"])
+Shelf = Literal["ingredients", "formulas", "lines", "desserts", "molds", "stacks"]
+Word = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=60)]
+
+
+class FoundName(Schema):
+    """A row whose name fits, and the other name by which it does."""
+
+    id: UUID
+    name: str
+    is_formula: bool
+    called: str
+
+
+class UsualIn(Entry):
+    """What a bare word is to mean here; nothing where it is to be asked."""
+
+    word: Word
+    ingredient: UUID | None
+
+
+class UsualOut(Schema):
+    """What a bare word means here."""
+
+    word: str
+    ingredient: UUID
+    name: str
+
+
+@router.get("", response=list[FoundName], operation_id="find_names")
+def find_names(
+    request: HttpRequest,
+    shelf: Shelf,
+    q: Annotated[str, Query(max_length=120)],
+    limit: Annotated[int, Query(ge=1, le=MOST_ROWS)] = 8,
+) -> Any:
+    """Rows of a shelf whose names fit what is typed so far, the best first."""
+    require(request.auth, Act.READ)
+    found = names.shelf_names(request.auth, shelf).find(q, begun=True, most=limit)
+    return [
+        {
+            "id": one.key,
+            "name": one.name,
+            "is_formula": one.is_formula,
+            "called": called(one, q),
+        }
+        for one in (*found.certain, *found.likely)[:limit]
+    ]
+
+
+@router.get("/usual", response=list[UsualOut], operation_id="list_usual")
+def list_usual(request: HttpRequest) -> Any:
+    """What bare words mean in this kitchen."""
+    require(request.auth, Act.READ)
+    return _usual(request.auth)
+
+
+@router.put("/usual", response=list[UsualOut], operation_id="set_usual")
+def set_usual(request: HttpRequest, data: UsualIn) -> Any:
+    """What a bare word is to mean from now on."""
+    usual.mean(request.auth, data.word, data.ingredient)
+    return _usual(request.auth)
+
+
+def _usual(member: Member) -> list[dict[str, Any]]:
+    found = rows(member, Usual).filter(ingredient__archived_at=None)
+    return list(found.order_by("word").values("word", "ingredient").annotate(name=usual.NAME))

@@ -1,0 +1,76 @@
+"""What bare words such as 'butter' mean in a kitchen, and what else its things are called."""
+
+from uuid import UUID
+
+from django.db import transaction
+from django.db.models import F
+
+from fernbell.core.measures import ordered, words_of
+from fernbell.server.kitchens import actions
+from fernbell.server.kitchens.actions import Kind
+from fernbell.server.kitchens.models import Change, Member
+from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.pantry.models import MOST_OTHER_NAMES, Ingredient, Usual
+from fernbell.server.problems import Invalid
+
+NAME = F("ingredient__name")
+
+
+@transaction.atomic
+def mean(member: Member, word: str, ingredient: UUID | None) -> None:
+    """Let a bare word mean an ingredient of the kitchen, or nothing."""
+    require(member, Act.WRITE)
+    plain = " ".join(words_of(word))
+    if not plain:
+        raise Invalid.field("word", "A word has letters.")
+    if ingredient and not rows(member, Ingredient).filter(pk=ingredient, archived_at=None).exists():
+        raise Invalid.field("ingredient", "This ingredient is not on your shelf.")
+    own = rows(member, Usual).filter(word=plain)
+    before = own.values_list("ingredient_id", flat=True).first()
+    if ingredient:
+        Usual.objects.update_or_create(
+            kitchen_id=member.kitchen_id, word=plain, defaults={"ingredient_id": ingredient}
+        )
+    else:
+        own.delete()
+    moved = {plain: [before and str(before), ingredient and str(ingredient)]}
+    Change.objects.create(
+        kitchen_id=member.kitchen_id,
+        user=member.user,
+        kind="kitchen",
+        row=member.kitchen_id,
+        revision=0,
+        action="changed",
+        fields=moved,
+    )
+
+
+def shared(row: Ingredient) -> dict[str, list[str]]:
+    """Of its other names those that are names of other ingredients of its kitchen too."""
+    mine = {ordered(words_of(name)): name for name in row.other_names}
+    found: dict[str, list[str]] = {}
+    others = Ingredient.objects.filter(kitchen_id=row.kitchen_id, archived_at=None)
+    for own, also in others.exclude(pk=row.pk).values_list("name", "other_names"):
+        for name in {mine.get(ordered(words_of(one))) for one in (own, *also)} - {None}:
+            found.setdefault(str(name), []).append(own)
+    return found
+
+
+@transaction.atomic
+def remember(member: Member, kind: Kind, row_id: UUID, name: str) -> Ingredient:
+    """Another name for an ingredient; refused where it is the name of something else."""
+    row = actions.find(member, kind, row_id)
+    words = ordered(words_of(name))
+    if not words:
+        raise Invalid.field("name", "A name has letters.")
+    others = rows(member, Ingredient).filter(archived_at=None).exclude(pk=row_id)
+    for own, also in others.values_list("name", "other_names"):
+        if any(ordered(words_of(one)) == words for one in (own, *also)):
+            raise Invalid.field("name", f"‘{name}’ is what {own} is called.")
+    if any(ordered(words_of(one)) == words for one in (row.name, *row.other_names)):
+        return row
+    if len(row.other_names) >= MOST_OTHER_NAMES:
+        raise Invalid.field("name", f"{row.name} has {MOST_OTHER_NAMES} other names already.")
+    entry = kind.snapshot(row)
+    entry["other_names"] = [*row.other_names, name]
+    return actions.change(member, kind, row_id, row.revision, kind.entry(**entry))
