@@ -47,7 +47,8 @@ class LineChoice(Schema):
 class ReadLine(Schema):
     """A line understood: what is certain, else what may be meant and the question.
 
-    `name` is what was said of what it is; `note` was said and is not weighed.
+    `name` is what was said of what it is; `note` was said and is not weighed; `weighs_g` are its
+    grams where they were said, whatever it is.
     """
 
     text: str
@@ -56,6 +57,7 @@ class ReadLine(Schema):
     certain: LineChoice | None
     choices: list[LineChoice]
     asks: str
+    weighs_g: float | None
 
 
 def names_of(member: Member) -> Names:
@@ -156,6 +158,7 @@ def as_read(read: Understood, within: UUID | None) -> ReadLine:
         certain=_choice(certain, read.name) if certain else None,
         choices=[_choice(one, read.name) for one in choices],
         asks=asks,
+        weighs_g=read.weighs_g,
     )
 
 

@@ -12,7 +12,7 @@ from fernbell.core.formulas.book import (
     Until,
     refuse_circle,
 )
-from fernbell.core.formulas.bringing import GROUPS, Brings, brings
+from fernbell.core.formulas.bringing import GROUPS, Brings, brings, brought_by
 from fernbell.core.formulas.character import Character, characterize
 from fernbell.core.formulas.comparing import Comparison, GaugePair, LinePair, compare
 from fernbell.core.formulas.composition import Composition, compose, settled
@@ -92,6 +92,7 @@ __all__ = [
     "Window",
     "batch_working",
     "brings",
+    "brought_by",
     "building_order",
     "characterize",
     "compare",

@@ -51,12 +51,21 @@ def brings(book: Book, line: Line, made: Mapping[str, Composition]) -> Brings:
         the make-ups are the pantry's.
     """
     if line.ingredient is not None:
-        return _of(book.ingredient(line.ingredient).make_up)
+        return brought_by(book.ingredient(line.ingredient).make_up)
     return _grouped(dict(shares_of(book, line, made).known))
 
 
 @lru_cache(maxsize=4096)
-def _of(make_up: MakeUp | None) -> Brings:
+def brought_by(make_up: MakeUp | None) -> Brings:
+    """What an ingredient brings.
+
+    Args:
+        make_up: grams of its components in 100 g; nothing is known without one [MakeUp].
+    Returns:
+        shares of its mass [0 to 1].
+    Source:
+        the make-up is the pantry's.
+    """
     known = make_up.known if make_up else {}
     return _grouped({name: grams / 100 for name, grams in known.items()})
 

@@ -5,6 +5,7 @@ from typing import Annotated, Any, Self
 from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
+from fernbell.core.formulas import Brings, brought_by
 from fernbell.core.measures import MOST_PASTED
 from fernbell.core.pantry import (
     Chocolate,
@@ -92,10 +93,16 @@ class IngredientBrief(RowOut):
 
 
 class IngredientOut(RowOut):
-    """An ingredient; `shared` says of its other names which are also names of what else."""
+    """An ingredient; `shared` says of its other names which are also names of what else.
+
+    `usual_for` are the bare words that mean it here, `brings` its make-up in the parts a chef
+    thinks in.
+    """
 
     other_names: list[str]
     shared: dict[str, list[str]]
+    usual_for: list[str]
+    brings: Brings
     density_g_ml: float | None
     cup_density_g_ml: float | None
     weigh_step_g: float
@@ -117,6 +124,16 @@ class IngredientOut(RowOut):
     def resolve_used_by(row: Any) -> list[str]:
         """Names of the formulas that weigh it."""
         return sorted(row.users())
+
+    @staticmethod
+    def resolve_usual_for(row: Any) -> list[str]:
+        """Bare words that mean it here."""
+        return list(row.usual_for.order_by("word").values_list("word", flat=True))
+
+    @staticmethod
+    def resolve_brings(row: Any) -> Brings:
+        """Shares of its mass."""
+        return brought_by(MakeUp(**row.make_up) if row.make_up else None)
 
     @staticmethod
     def resolve_shared(row: Any) -> dict[str, list[str]]:

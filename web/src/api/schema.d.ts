@@ -2509,12 +2509,16 @@ export interface components {
         /**
          * IngredientOut
          * @description An ingredient; `shared` says of its other names which are also names of what else.
+         *
+         *     `usual_for` are the bare words that mean it here, `brings` its make-up in the parts a chef
+         *     thinks in.
          */
         IngredientOut: {
             /** Allergens */
             allergens: string[] | null;
             /** Archived */
             archived: boolean;
+            brings: components["schemas"]["Brings"];
             /**
              * Changed At
              * Format: date-time
@@ -2560,6 +2564,8 @@ export interface components {
             states: components["schemas"]["State"][];
             /** Used By */
             used_by: string[];
+            /** Usual For */
+            usual_for: string[];
             /** Weigh Step G */
             weigh_step_g: number;
         };
@@ -3240,6 +3246,8 @@ export interface components {
             note: string;
             /** Text */
             text: string;
+            /** Weighs G */
+            weighs_g: number | null;
         };
         /**
          * PastedNames
@@ -3392,7 +3400,8 @@ export interface components {
          * ReadLine
          * @description A line understood: what is certain, else what may be meant and the question.
          *
-         *     `name` is what was said of what it is; `note` was said and is not weighed.
+         *     `name` is what was said of what it is; `note` was said and is not weighed; `weighs_g` are its
+         *     grams where they were said, whatever it is.
          */
         ReadLine: {
             /** Asks */
@@ -3406,6 +3415,8 @@ export interface components {
             note: string;
             /** Text */
             text: string;
+            /** Weighs G */
+            weighs_g: number | null;
         };
         /**
          * ReadingOut

@@ -89,6 +89,12 @@ export function useHistory(kind: Kind, id: MaybeRefOrGetter<string | undefined>)
   })
 }
 
+/** Reads the rows of a kind anew, after they were changed by another way than the writes here. */
+export function useReread() {
+  const client = useQueryClient()
+  return (kind: Kind) => client.invalidateQueries({ queryKey: [kind] })
+}
+
 /** What changes rows; afterwards everything that may depend on them is read anew. */
 export function useWrites<K extends Kind>(kind: K) {
   const client = useQueryClient()

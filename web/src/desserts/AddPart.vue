@@ -6,7 +6,6 @@ import { computed, nextTick, ref } from 'vue'
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaBrief, Part } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
-import { fitsOption } from '../kit/search'
 import { useSession } from '../shell/session'
 import { useFirstFocus } from '../kit/useFirstFocus'
 import { DOES } from './parts'
@@ -47,7 +46,9 @@ const options = computed(() => {
   const known = props.formulas.map((one) => ({ value: one.id, label: one.name }))
   const typed = name.value.trim()
   const isNew = typed && !known.some((one) => one.label.toLowerCase() === typed.toLowerCase())
-  return isNew ? [...known, { value: 'new', label: `Write a new formula: ${typed}` }] : known
+  return isNew
+    ? [...known, { value: 'new', label: `Write a new formula: ${typed}`, always: true }]
+    : known
 })
 /** Once chosen by hand, the job is no longer guessed from the formula. */
 let touched = false
@@ -55,9 +56,6 @@ function pickRule(key: Rule) {
   touched = true
   rule.value = key
 }
-
-const search = (typed: string, option?: { value?: unknown; label?: unknown }) =>
-  option?.value === 'new' || fitsOption(typed, option)
 
 async function add() {
   missing.value = ''
@@ -128,8 +126,7 @@ const shown = computed(() =>
           ref="madeOf"
           :value="shown"
           :options="options"
-          show-search
-          :filter-option="search"
+          shelf="formulas"
           placeholder="Choose a formula, or type a new name"
           class="made-of"
           @search="(typed: string) => typed && (name = typed)"

@@ -6,7 +6,6 @@ import { computed } from 'vue'
 import type { FormulaBrief, Layer, Part } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
-import { fitsOption } from '../kit/search'
 import { LAYER_MEASURES, type Measure, MEASURES, valueOf } from './measures'
 import { withLayer } from './parts'
 
@@ -91,8 +90,7 @@ function commit(measure: Measure, value: number | null) {
         :value="formula ?? ''"
         :options="options"
         :disabled="disabled"
-        show-search
-        :filter-option="fitsOption"
+        shelf="formulas"
         class="made-of"
         @change="(id) => (layer ? setLayer : set)('formula', String(id))"
       />

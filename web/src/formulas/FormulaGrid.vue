@@ -10,8 +10,9 @@ import { useCommands } from '../shell/commands'
 import BringsLegend from './BringsLegend.vue'
 import LineBrings from './LineBrings.vue'
 import LineFacts from './LineFacts.vue'
-import TypedLine, { type TypedResult } from './TypedLine.vue'
+import TypedLine from './TypedLine.vue'
 import type { LineEntry } from './useFormula'
+import type { TypedResult } from './useTypedLines'
 
 const PasteLines = defineAsyncComponent(() => import('./PasteLines.vue'))
 const props = defineProps<{
@@ -53,9 +54,8 @@ function remove(key: string) {
 }
 
 function add(typed: TypedResult) {
-  const key = crypto.randomUUID().slice(0, 8)
   emit('change', {
-    lines: [...lines.value, { key, overrun_percent: 0, stage: '', strained: false, ...typed }],
+    lines: [...lines.value, { overrun_percent: 0, stage: '', strained: false, ...typed }],
   })
 }
 
@@ -221,16 +221,9 @@ function down(at: number) {
       :within="id"
       :first="!lines.length && !disabled"
       @add="add"
+      @remove="remove"
       @paste="(text) => (pasting = { text })"
     />
-    <button
-      v-if="!disabled"
-      type="button"
-      class="deed small dashed"
-      @click="pasting = { text: '' }"
-    >
-      Paste a list
-    </button>
     <PasteLines
       v-if="pasting"
       :within="id"

@@ -121,6 +121,7 @@ function rename() {
       class="zone-shelf"
       :items="formulas"
       room="formulas"
+      shelf="formulas"
       noun="formula"
       :can-make="mayWrite"
       :error="create.error.value?.message"

@@ -8,7 +8,18 @@ import type { Ingredient, PastedLine } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import { figure } from '../kit/format'
 import PasteDialog from '../kit/PasteDialog.vue'
-import { type Choice, choiceFor, linesOf, NEW, newRows, optionsFor, SKIP } from './pasted'
+import {
+  ASKED,
+  type Choice,
+  choiceFor,
+  gramsOf,
+  isNothing,
+  linesOf,
+  NEW,
+  newRows,
+  optionsFor,
+  SKIP,
+} from './pasted'
 import type { LineEntry } from './useFormula'
 
 const props = defineProps<{ within: string; start?: string }>()
@@ -24,7 +35,8 @@ async function look(text: string) {
   read.value = found
 }
 
-const taken = computed(() => choices.value.filter((one) => one !== SKIP).length)
+const taken = computed(() => choices.value.filter((one) => one !== SKIP && one !== ASKED).length)
+const asked = computed(() => choices.value.filter((one) => one === ASKED).length)
 const fresh = computed(() => choices.value.filter((one) => one === NEW).length)
 
 /** What is new goes into the pantry first, all of it or nothing; then the lines are added. */
@@ -45,7 +57,7 @@ async function add() {
     :look="look"
     :add="add"
     :read="read !== null"
-    :taken="taken"
+    :taken="asked ? 0 : taken"
     :action="`Add ${taken} ${taken === 1 ? 'line' : 'lines'}`"
     :start="start ?? ''"
     @changed="read = null"
@@ -66,21 +78,33 @@ async function add() {
         <tr v-for="(line, i) in read" :key="i" :class="{ out: choices[i] === SKIP }">
           <th scope="row">{{ line.text }}</th>
           <td class="grams">
-            <strong v-if="line.mass_g !== null">{{ figure(line.mass_g, 1) }}</strong>
+            <strong v-if="gramsOf(line, choices[i]) !== null">{{
+              figure(gramsOf(line, choices[i]) ?? 0, 1)
+            }}</strong>
+            <span v-if="line.note" class="quiet">{{ line.note }}</span>
           </td>
           <td>
-            <span v-if="line.heading" class="quiet">passed over: {{ line.refusal }}</span>
-            <span v-else-if="line.mass_g === null" class="wrong">{{ line.refusal }}</span>
+            <span v-if="line.heading" class="quiet">passed over: {{ line.asks }}</span>
+            <span v-else-if="isNothing(line)" class="wrong">{{ line.asks }}</span>
             <label v-else>
               <span class="unseen">What ‘{{ line.text }}’ is taken as</span>
-              <ChoiceField v-model:value="choices[i]" :options="optionsFor(line)" class="as" />
+              <ChoiceField
+                :value="choices[i] || undefined"
+                :options="optionsFor(line)"
+                :placeholder="line.asks"
+                :class="['as', { asked: choices[i] === ASKED }]"
+                @change="(one) => (choices[i] = String(one))"
+              />
             </label>
           </td>
         </tr>
       </tbody>
     </table>
     <template #aside>
-      <span v-if="read && fresh" class="quiet">{{ fresh }} new in the pantry</span>
+      <span v-if="asked" class="wrong">
+        {{ asked === 1 ? 'One line asks' : `${asked} lines ask` }} what is meant.
+      </span>
+      <span v-else-if="read && fresh" class="quiet">{{ fresh }} new in the pantry</span>
     </template>
   </PasteDialog>
 </template>
@@ -116,5 +140,9 @@ tr.out th {
 
 .as {
   width: 300px;
+}
+
+.as.asked :deep(.ant-select-selector) {
+  border-color: var(--brick);
 }
 </style>

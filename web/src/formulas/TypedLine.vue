@@ -1,106 +1,114 @@
 <script setup lang="ts">
-/** The last row of the grid: '250 g cream', Enter. Arrow keys choose among what fits. */
+/** '250 g cream', Enter, the next one. Only what is certain is taken; the rest asks. */
 import Input from 'ant-design-vue/es/input'
 import { computed, nextTick, ref, useId, watch } from 'vue'
 
-import { Problem } from '../api/client'
-import { useRows, useWrites } from '../api/shelves'
-import type { ReadLine } from '../api/types'
-import { figure } from '../kit/format'
-import { fitting } from '../kit/search'
+import { api, take } from '../api/client'
+import { useReread, useWrites } from '../api/shelves'
+import type { LineChoice } from '../api/types'
 import { usePicked } from '../kit/usePicked'
-import { readLine } from './useFormula'
-
-export interface TypedResult {
-  mass_g: number
-  ingredient: string | null
-  formula: string | null
-}
-
-/** A number and, where one is written, a unit; the server reads it properly. */
-const AMOUNT =
-  /^\s*([\d\s.,/½¼¾⅓⅔⅛]+(?:(?:fl oz|k?g|oz|lbs?|[mcd]?l|cups?|tbsp|tsp|sticks?)\b\.?)?)?\s*(.*)$/i
+import LineChoices from './LineChoices.vue'
+import OpenLine from './OpenLine.vue'
+import { useOffers } from './useOffers'
+import { lineOf, type TypedResult, useTypedLines, type Waiting } from './useTypedLines'
 
 const props = defineProps<{ within: string; first?: boolean }>()
-const emit = defineEmits<{ add: [line: TypedResult]; paste: [text: string] }>()
-const { rows: ingredients } = useRows('ingredients')
-const { rows: formulas } = useRows('formulas')
+const emit = defineEmits<{
+  add: [line: TypedResult]
+  remove: [key: string]
+  paste: [text: string]
+}>()
 const { create } = useWrites('ingredients')
+const reread = useReread()
 const id = useId()
 const field = ref<{ focus: () => void } | null>(null)
+const text = ref('')
+const refusal = ref('')
 /** An empty formula waits for its first line. */
 watch(
   () => props.within,
-  () => void nextTick(() => props.first && field.value?.focus()),
+  () => {
+    text.value = ''
+    void nextTick(() => props.first && field.value?.focus())
+  },
   { immediate: true },
 )
-const text = ref('')
-const said = ref('')
-const unknown = ref<ReadLine | null>(null)
-const busy = ref(false)
-
-/** Amount as typed, and the words behind it; only to offer names while typing. */
-const split = computed(() => {
-  const found = AMOUNT.exec(text.value)
-  return { amount: (found?.[1] ?? '').trim(), words: (found?.[2] ?? '').trim() }
+const lines = useTypedLines(
+  () => props.within,
+  (line) => emit('add', line),
+)
+const { open, said, waiting } = lines
+const { offers, read } = useOffers(
+  () => text.value,
+  () => props.within,
+)
+/** What the arrow keys walk: the offers for what is being typed, else the answers to a question. */
+const walked = computed(() => {
+  if (text.value) return offers.value
+  return open.value?.read?.choices.filter((one) => one.mass_g !== null) ?? []
 })
-const offers = computed(() => {
-  const { words } = split.value
-  if (!words) return []
-  const fit = fitting(words)
-  return [...ingredients.value, ...formulas.value]
-    .filter((one) => one.id !== props.within && fit(one.name))
-    .sort((a, b) => a.name.length - b.name.length)
-    .slice(0, 7)
-})
-const { picked, arrow } = usePicked(() => offers.value.length)
+const { picked, arrow } = usePicked(() => walked.value.length, -1)
+watch([text, open], () => (picked.value = -1))
+const reading = computed(() => waiting.value.filter((one) => !one.read && !one.failed).length)
 
-function typed() {
-  picked.value = 0
-  said.value = ''
-  unknown.value = null
-}
-
-async function enter() {
-  if (!text.value.trim() || busy.value) return
-  busy.value = true
-  try {
-    const offer = offers.value[picked.value]
-    const line = offer && split.value.amount ? `${split.value.amount} ${offer.name}` : text.value
-    take(await readLine(line, props.within))
-  } catch (error) {
-    said.value = error instanceof Problem ? error.detail : String(error)
-  } finally {
-    busy.value = false
-  }
-}
-
-function take(read: ReadLine) {
-  const best = read.matches[0]
-  if (!best || read.mass_g === null) {
-    unknown.value = read
-    said.value = `‘${read.name}’ is not in the pantry.`
-    return
-  }
-  emit('add', {
-    mass_g: Math.round(read.mass_g * 100) / 100,
-    ingredient: best.is_formula ? null : best.id,
-    formula: best.is_formula ? best.id : null,
-  })
-  const others = read.matches.length - 1
-  said.value = `Took ${read.understood}${others ? `; ${others} more would fit` : ''}.`
+function enter() {
+  refusal.value = ''
+  const choice = walked.value[picked.value]
+  if (choice) return choose(choice)
+  if (!text.value.trim()) return
+  lines.enter(text.value.trim())
   text.value = ''
 }
 
-async function addToPantry() {
-  if (!unknown.value) return
+function choose(choice: LineChoice) {
+  if (!text.value) {
+    if (open.value) lines.choose(open.value, choice)
+  } else if (choice.mass_g === null) {
+    // No amount yet: the name is put in, and the amount is asked for in front of it.
+    text.value = choice.lacks === 'no amount yet' ? ` ${choice.name}` : text.value
+    refusal.value = choice.lacks
+  } else {
+    const key = crypto.randomUUID().slice(0, 8)
+    emit('add', lineOf(key, choice, read.value?.note ?? ''))
+    said.value = { text: `Took ${choice.name}.`, key, remember: null }
+    text.value = ''
+  }
+  field.value?.focus()
+}
+
+function edit(line: Waiting) {
+  lines.leave(line)
+  text.value = line.text
+  field.value?.focus()
+}
+
+async function stock(line: Waiting, name: string) {
   try {
-    const { name } = unknown.value
     await create.mutateAsync({ name: name.charAt(0).toUpperCase() + name.slice(1) })
-    unknown.value = null
-    await enter()
+    lines.again(line)
   } catch (error) {
-    said.value = (error as Error).message
+    refusal.value = (error as Error).message
+  }
+}
+
+function undo() {
+  if (said.value) emit('remove', said.value.key)
+  said.value = null
+}
+
+async function remember() {
+  const wanted = said.value?.remember
+  if (!wanted) return
+  const params = { path: { row_id: wanted.choice.id } }
+  try {
+    await take(api.POST('/api/ingredients/{row_id}/names', { params, body: { name: wanted.name } }))
+    await reread('ingredients')
+    if (said.value) {
+      const told = `From now on ‘${wanted.name}’ is ${wanted.choice.name}.`
+      said.value = { ...said.value, text: told, remember: null }
+    }
+  } catch (error) {
+    refusal.value = (error as Error).message
   }
 }
 
@@ -121,36 +129,55 @@ function pasted(event: ClipboardEvent) {
       placeholder="250 g cream"
       aria-label="Type a line: amount and name, then Enter"
       role="combobox"
-      :aria-expanded="offers.length > 0"
+      :aria-expanded="walked.length > 0"
       :aria-controls="`${id}-offers`"
-      :aria-activedescendant="offers.length ? `${id}-${picked}` : undefined"
+      :aria-activedescendant="picked >= 0 ? `${id}-offers-${picked}` : undefined"
       autocomplete="off"
-      @change="typed"
+      autocapitalize="off"
+      spellcheck="false"
+      :maxlength="200"
       @press-enter="enter"
       @keydown="arrow"
       @paste="pasted"
     />
-    <ul v-if="offers.length && text" :id="`${id}-offers`" class="list offers" role="listbox">
-      <li
-        v-for="(one, i) in offers"
-        :id="`${id}-${i}`"
-        :key="one.id"
-        role="option"
-        :aria-selected="i === picked"
-        :class="{ picked: i === picked }"
-        @mousedown.prevent="((picked = i), enter())"
-      >
-        {{ one.name }}
-        <span v-if="'density_g_ml' in one && one.density_g_ml" class="quiet">
-          {{ figure(one.density_g_ml, 2) }} g/ml
-        </span>
-      </li>
-    </ul>
+    <div v-if="text && offers.length" class="offers">
+      <LineChoices
+        :id="`${id}-offers`"
+        :choices="offers"
+        :picked="picked"
+        label="What it may be"
+        @choose="choose"
+      />
+    </div>
     <p class="quiet said" aria-live="polite">
-      {{ said || 'Type a line and press Enter: grams, cups, spoons, or pieces.' }}
-      <button v-if="unknown" type="button" class="deed small" @click="addToPantry">
-        Add it to the pantry
-      </button>
+      <span v-if="reading">Reading {{ reading }} {{ reading === 1 ? 'line' : 'lines' }} …</span>
+      <template v-else-if="said">
+        {{ said.text }}
+        <button type="button" class="deed small" @click="undo">Take it out again</button>
+        <button v-if="said.remember" type="button" class="deed small" @click="remember">
+          Always take ‘{{ said.remember.name }}’ for it
+        </button>
+      </template>
+      <template v-else>
+        Type a line and press Enter: grams, cups, spoons, or pieces.
+        <button type="button" class="deed small" @click="emit('paste', '')">Paste a list</button>
+      </template>
+    </p>
+    <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
+    <OpenLine
+      v-if="open && !text"
+      :id="`${id}-offers`"
+      :line="open"
+      :picked="picked"
+      :more="waiting.length - 1"
+      @choose="choose"
+      @edit="edit(open)"
+      @leave="lines.leave(open)"
+      @again="lines.again(open)"
+      @stock="(name) => open && stock(open, name)"
+    />
+    <p v-else-if="open" class="quiet">
+      {{ waiting.length === 1 ? 'A line waits' : `${waiting.length} lines wait` }} for an answer.
     </p>
   </div>
 </template>
@@ -166,24 +193,20 @@ function pasted(event: ClipboardEvent) {
   border-radius: var(--round);
   box-shadow: 0 6px 18px rgb(31 66 51 / 14%);
   left: 0;
+  max-height: 330px;
+  overflow-y: auto;
   position: absolute;
   right: 0;
   top: 42px;
   z-index: 5;
 }
 
-.offers li {
-  cursor: pointer;
-  display: flex;
-  justify-content: space-between;
-  padding: 5px 12px;
-}
-
-.offers li.picked {
-  background: var(--bronze-wash);
-}
-
 .said {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
   margin-top: 4px;
+  min-height: 26px;
 }
 </style>

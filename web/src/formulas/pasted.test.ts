@@ -1,42 +1,39 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 
 import type { PastedLine } from '../api/types'
-import { ingredient, json, mounted, serveWith, settled } from '../testing/kitchen'
+import { choice, ingredient, json, mounted, readLine, serveWith, settled } from '../testing/kitchen'
 import PasteLines from './PasteLines.vue'
-import { choiceFor, linesOf, NEW, newRows, optionsFor, SKIP } from './pasted'
+import { ASKED, choiceFor, linesOf, NEW, newRows, optionsFor, SKIP } from './pasted'
 
 const line = (text: string, more: Partial<PastedLine> = {}): PastedLine => ({
-  text,
+  ...readLine(text),
   heading: false,
-  refusal: '',
-  name: text.split(' ').at(-1) ?? '',
-  mass_g: 250,
-  matches: [],
   ...more,
 })
-const cream = { id: 'i-cream', name: 'Cream, 35 %', is_formula: false }
-const milk = { id: 'f-milk', name: 'Barley milk', is_formula: true }
-const known = line('250 g cream', { matches: [cream, milk] })
-const unknown = line('120.456 g medlar', { mass_g: 120.456 })
-const missing = line('salt', { mass_g: null, refusal: 'no amount', name: '' })
+const cream = choice('i-cream', 'Cream, 35 %')
+const milk = choice('f-milk', 'Barley milk', { is_formula: true })
+const known = line('250 g cream', { certain: cream })
+const open = line('250 g milk', { choices: [cream, milk], asks: 'Which milk?' })
+const unknown = line('120.456 g medlar', { weighs_g: 120.456 })
+const missing = line('salt', { weighs_g: null, asks: 'no amount', name: '' })
 
 describe('what a pasted line is taken as', () => {
-  it('is the nearest match, something new, or nothing', () => {
-    expect([known, unknown, missing].map(choiceFor)).toEqual(['i-cream', NEW, SKIP])
+  it('is what is certain, something new, or nothing; what is not certain is asked', () => {
+    expect([known, open, unknown, missing].map(choiceFor)).toEqual(['i-cream', ASKED, NEW, SKIP])
   })
 
   it('can be said otherwise', () => {
-    expect(optionsFor(known).map((one) => one.label)).toEqual([
+    expect(optionsFor(open).map((one) => one.label)).toEqual([
       'Cream, 35 %',
       'Barley milk (formula)',
-      'New in the pantry: cream',
+      'New in the pantry: milk',
       'Leave it out',
     ])
   })
 
   it('becomes lines of ingredients and of formulas', () => {
     const lines = linesOf(
-      [known, known, unknown, missing],
+      [known, open, unknown, missing],
       ['i-cream', 'f-milk', NEW, SKIP],
       [{ id: 'made', name: 'Medlar' }],
     )
@@ -46,6 +43,19 @@ describe('what a pasted line is taken as', () => {
       { mass_g: 120.46, ingredient: 'made', formula: null },
     ])
     expect(new Set(lines.map((one) => one.key)).size).toBe(3)
+  })
+
+  it('tells one pint from another, and keeps what was said beside', () => {
+    const pints = line('1 pint cream', {
+      choices: [
+        choice('i-cream', 'Cream, 35 %', { mass_g: 473.2, measure: 'US' }),
+        choice('i-cream', 'Cream, 35 %', { mass_g: 568.3, measure: 'imperial' }),
+      ],
+      note: 'about',
+    })
+    expect(linesOf([pints], ['i-creamimperial'], [])).toMatchObject([
+      { mass_g: 568.3, note: 'about' },
+    ])
   })
 
   it('writes a new ingredient once, with a capital', () => {

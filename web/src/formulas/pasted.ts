@@ -1,28 +1,48 @@
 /** From what was understood of a pasted list to lines of a formula. */
-import type { Ingredient, PastedLine } from '../api/types'
+import type { Ingredient, LineChoice, PastedLine } from '../api/types'
 import type { LineEntry } from './useFormula'
+import { lineOf } from './useTypedLines'
 
-/** Taken as a new ingredient, or left out; anything else is the key of a match. */
+/** Taken as a new ingredient, left out, or not chosen yet; else the key of a choice. */
 export const NEW = 'new'
 export const SKIP = 'skip'
+export const ASKED = ''
 export type Choice = string
 
-/** What a line is taken as until one says otherwise. */
+/** A thing may be offered twice, as one pint or the other. */
+const keyOf = (one: LineChoice) => `${one.id}${one.measure}`
+const offered = (line: PastedLine) =>
+  (line.certain ? [line.certain] : line.choices).filter((one) => one.mass_g !== null)
+const mayBeNew = (line: PastedLine) => Boolean(line.name && line.weighs_g)
+
+/** Whether a line says nothing that could become one. */
+export const isNothing = (line: PastedLine) => !offered(line).length && !mayBeNew(line)
+
+/** What a line is taken as until one says otherwise: only what is certain is taken by itself. */
 export function choiceFor(line: PastedLine): Choice {
-  if (line.mass_g === null) return SKIP
-  return line.matches[0]?.id ?? NEW
+  if (line.certain) return keyOf(line.certain)
+  if (isNothing(line)) return SKIP
+  return line.choices.length ? ASKED : NEW
 }
 
 export function optionsFor(line: PastedLine) {
-  const known = line.matches.map((one) => ({
-    value: one.id,
-    label: one.is_formula ? `${one.name} (formula)` : one.name,
+  const known = offered(line).map((one) => ({
+    value: keyOf(one),
+    label: [one.name, one.measure && `${one.measure} pint`, one.is_formula && '(formula)']
+      .filter(Boolean)
+      .join(' '),
   }))
   return [
     ...known,
-    { value: NEW, label: `New in the pantry: ${line.name}` },
+    ...(mayBeNew(line) ? [{ value: NEW, label: `New in the pantry: ${line.name}` }] : []),
     { value: SKIP, label: 'Leave it out' },
   ]
+}
+
+/** Grams of a line as it is taken now; nothing while it is asked or left out. */
+export function gramsOf(line: PastedLine, choice: Choice | undefined): number | null {
+  if (choice === NEW) return line.weighs_g
+  return offered(line).find((one) => keyOf(one) === choice)?.mass_g ?? null
 }
 
 /** New ingredients by name, each once, with a capital. */
@@ -38,21 +58,14 @@ export function linesOf(
   made: Pick<Ingredient, 'id' | 'name'>[],
 ): LineEntry[] {
   const byName = new Map(made.map((one) => [one.name.toLowerCase(), one.id]))
+  const plain = { overrun_percent: 0, stage: '', strained: false }
   return lines.flatMap((line, i): LineEntry[] => {
-    const choice = choices[i]
-    if (line.mass_g === null || choice === undefined || choice === SKIP) return []
-    const match = line.matches.find((one) => one.id === choice)
-    const ingredient = choice === NEW ? byName.get(line.name.toLowerCase()) : choice
-    return [
-      {
-        key: crypto.randomUUID().slice(0, 8),
-        mass_g: Math.round(line.mass_g * 100) / 100,
-        overrun_percent: 0,
-        stage: '',
-        strained: false,
-        ingredient: match?.is_formula ? null : (ingredient ?? null),
-        formula: match?.is_formula ? match.id : null,
-      },
-    ]
+    const mass_g = gramsOf(line, choices[i])
+    const known = offered(line).find((one) => keyOf(one) === choices[i])
+    const id = known?.id ?? byName.get(line.name.toLowerCase())
+    if (mass_g === null || !id) return []
+    const fresh = { id, name: line.name, is_formula: false, measure: '', lacks: '', called: '' }
+    const key = crypto.randomUUID().slice(0, 8)
+    return [{ ...plain, ...lineOf(key, { ...(known ?? fresh), mass_g }, line.note) }]
   })
 }

@@ -25,8 +25,8 @@ export function entryOf(row: Formula): FormulaEntry {
 }
 
 function lineEntryOf(line: FormulaLine): LineEntry {
-  const { key, mass_g, overrun_percent, stage, strained, ingredient, formula } = line
-  return { key, mass_g, overrun_percent, stage, strained, ingredient, formula }
+  const { key, mass_g, overrun_percent, stage, strained, note, ingredient, formula } = line
+  return { key, mass_g, overrun_percent, stage, strained, note, ingredient, formula }
 }
 
 export const useFormula = (id: () => string | undefined) => useDraft('formulas', id, entryOf)
@@ -99,7 +99,7 @@ export function useComparison(id: () => string, pair: () => { before: number; af
   })
 }
 
-/** What a typed line means in this kitchen. */
-export function readLine(text: string, within: string): Promise<ReadLine> {
-  return take(api.POST('/api/formulas/read-line', { body: { text, within } }))
+/** What a typed line means in this kitchen; while it is `begun`, all it may mean. */
+export function readLine(text: string, within: string, begun = false): Promise<ReadLine> {
+  return take(api.POST('/api/formulas/read-line', { body: { text, within, begun } }))
 }

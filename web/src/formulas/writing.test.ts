@@ -4,10 +4,11 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { FormulaEntry, Reading, ReadLine } from '../api/types'
 import { useWorking } from '../kit/working'
 import {
-  formula,
+  choice,
   ingredient,
   json,
   mounted,
+  readLine,
   serveWith,
   settled,
   sheetPage,
@@ -18,44 +19,41 @@ import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
 import MethodEditor from './MethodEditor.vue'
 import TypedLine from './TypedLine.vue'
+import type { TypedResult } from './useTypedLines'
 
-const pantry = [
-  ingredient('i-cream', 'Cream, 35 %'),
-  ingredient('i-fraiche', 'Crème fraîche'),
-  ingredient('i-sour', 'Cream, soured'),
-]
-const formulas = [formula('f-own', 'Cream of barley'), formula('f-milk', 'Barley milk')]
-
-const read = (mass_g: number | null, matches: ReadLine['matches']): ReadLine => ({
-  name: 'cream',
-  mass_g,
-  understood: `${mass_g} g Cream, 35 %`,
-  matches,
-})
-const cream = { id: 'i-cream', name: 'Cream, 35 %', is_formula: false }
-
-let typed: string[] = []
+let typed: { text: string; begun: boolean }[] = []
 let made: string[] = []
-let answer: () => Response
+let remembered: string[] = []
+let answer: (text: string) => Promise<Response> | Response
+const cream = choice('i-cream', 'Cream, 35 %')
+const sour = choice('i-sour', 'Cream, soured')
+const sure = (text: string, more: Partial<ReadLine> = {}) =>
+  json(200, readLine(text, { certain: cream, ...more }))
 
 beforeEach(() => {
   typed = []
   made = []
-  answer = () => json(200, read(250, [cream]))
+  remembered = []
+  answer = (text) => sure(text)
   serveWith(async (request) => {
     if (request.url.endsWith('/read-line')) {
-      typed.push(((await request.json()) as { text: string }).text)
-      return answer()
+      const body = (await request.json()) as { text: string; begun: boolean }
+      typed.push(body)
+      if (body.begun) return json(200, readLine(body.text, { choices: [cream, sour] }))
+      return answer(body.text)
+    }
+    if (request.url.endsWith('/names')) {
+      remembered.push(((await request.json()) as { name: string }).name)
+      return json(200, ingredient('i-cream', 'Cream, 35 %'))
     }
     if (request.url.includes('/scaled')) return json(200, [sheetPage()])
     if (request.method === 'POST') {
       const { name } = (await request.json()) as { name: string }
       made.push(name)
-      answer = () => json(200, read(250, [{ id: 'new', name, is_formula: false }]))
+      answer = (text) => sure(text, { certain: choice('new', name) })
       return json(201, ingredient('new', name, null))
     }
-    const items = request.url.includes('/ingredients') ? pantry : formulas
-    return json(200, { items, total: items.length })
+    return json(200, { items: [], total: 0 })
   })
 })
 enableAutoUnmount(afterEach)
@@ -65,13 +63,14 @@ afterEach(() => {
 })
 
 describe('TypedLine', () => {
-  async function line() {
-    const wrapper = mounted(TypedLine, { within: 'f-own' })
+  async function line(within: string) {
+    const wrapper = mounted(TypedLine, { within })
     await settled()
     const input = wrapper.get('input')
     return {
       wrapper,
       input,
+      value: () => (input.element as HTMLInputElement).value,
       async type(text: string) {
         await input.setValue(text)
         await input.trigger('input')
@@ -81,67 +80,147 @@ describe('TypedLine', () => {
         await input.trigger('keydown', { key: 'Enter', keyCode: 13 })
         await settled()
       },
+      added: () => (wrapper.emitted('add') ?? []).map(([one]) => one as TypedResult),
     }
   }
+  /** Until the hand rests and the server has said what may be meant. */
+  const offered = async () => {
+    await new Promise((done) => setTimeout(done, 120))
+    await settled()
+  }
 
-  it('offers what fits every word, and never the formula itself', async () => {
-    const { wrapper, type } = await line()
+  it('offers what the server says may be meant, and picks none by itself', async () => {
+    const { wrapper, type } = await line('one')
     await type('250 g cre')
-    const names = wrapper.findAll('[role=option]').map((one) => one.text())
-    expect(names).toHaveLength(3)
-    expect(names.join()).not.toContain('Cream of barley')
-    expect(names[1]).toContain('Crème fraîche')
+    await offered()
+    expect(typed).toEqual([{ text: '250 g cre', within: 'one', begun: true }])
+    expect(wrapper.findAll('[role=option]').map((one) => one.text())).toEqual([
+      expect.stringContaining('Cream, 35 %'),
+      expect.stringContaining('Cream, soured'),
+    ])
+    expect(wrapper.find('[aria-selected=true]').exists()).toBe(false)
   })
 
   it('takes the offer the arrow keys chose', async () => {
-    const { wrapper, type, press, enter } = await line()
+    const { wrapper, type, press, enter, added, value } = await line('two')
     await type('250 g cre')
+    await offered()
     await press('ArrowDown')
     await press('ArrowDown')
     expect(wrapper.get('[aria-selected=true]').text()).toContain('soured')
     await enter()
-    expect(typed).toEqual(['250 g Cream, soured'])
+    expect(added()).toMatchObject([{ mass_g: 250, ingredient: 'i-sour', formula: null }])
+    expect(value()).toBe('')
   })
 
-  it('hands on grams of what was understood and is ready for the next', async () => {
-    const { wrapper, input, type, enter } = await line()
+  it('is ready for the next line at once, and says plainly what was taken', async () => {
+    const { wrapper, type, enter, added, value } = await line('three')
     await type('250 g cream')
     await enter()
-    expect(wrapper.emitted('add')).toEqual([
-      [{ mass_g: 250, ingredient: 'i-cream', formula: null }],
-    ])
-    expect((input.element as HTMLInputElement).value).toBe('')
-    expect(wrapper.get('.said').text()).toContain('Took 250 g Cream, 35 %')
+    expect(value()).toBe('')
+    expect(added()).toMatchObject([{ mass_g: 250, ingredient: 'i-cream', formula: null, note: '' }])
+    expect(wrapper.get('.said').text()).toContain('Took 250 g of Cream, 35 %')
+    await wrapper.get('.said button').trigger('click')
+    expect(wrapper.emitted('remove')).toEqual([[added()[0]?.key]])
   })
 
-  it('tells a formula from an ingredient', async () => {
-    answer = () => json(200, read(80, [{ id: 'f-milk', name: 'Barley milk', is_formula: true }]))
-    const { wrapper, type, enter } = await line()
-    await type('80 g barley milk')
+  it('keeps lines in the order they were typed, whichever answer comes first', async () => {
+    const doors: (() => void)[] = []
+    answer = (text) =>
+      new Promise((done) => {
+        const grams = Number.parseFloat(text)
+        doors.push(() => done(sure(text, { certain: { ...cream, mass_g: grams } })))
+      })
+    const { type, enter, added } = await line('four')
+    for (const text of ['10 g cream', '20 g cream', '30 g cream']) {
+      await type(text)
+      await enter()
+    }
+    expect(added()).toEqual([])
+    for (const open of doors.reverse()) open()
+    await settled()
+    await settled()
+    expect(added().map((one) => one.mass_g)).toEqual([10, 20, 30])
+  })
+
+  it('tells a formula from an ingredient, and keeps what was said beside', async () => {
+    const milk = choice('f-milk', 'Barley milk', { is_formula: true, mass_g: 80 })
+    answer = (text) => sure(text, { certain: milk, note: '70–90 g' })
+    const { type, enter, added } = await line('five')
+    await type('70-90 g barley milk')
     await enter()
-    expect(wrapper.emitted('add')).toEqual([[{ mass_g: 80, ingredient: null, formula: 'f-milk' }]])
+    expect(added()).toMatchObject([
+      { mass_g: 80, ingredient: null, formula: 'f-milk', note: '70–90 g' },
+    ])
   })
 
-  it('keeps what could not be read, with the reason', async () => {
-    answer = () => json(422, { detail: 'Amount must be more than 0, not 0.', errors: [] })
-    const { wrapper, input, type, enter } = await line()
+  it('asks where it is not certain, and remembers the answer if wished', async () => {
+    answer = (text) =>
+      json(200, readLine(text, { name: 'creem', choices: [cream, sour], asks: 'Which creem?' }))
+    const { wrapper, press, type, enter, added } = await line('six')
+    await type('250 g creem')
+    await enter()
+    expect(added()).toEqual([])
+    expect(wrapper.get('[role=group]').text()).toContain('Which creem?')
+    await enter()
+    expect(added()).toEqual([])
+    await press('ArrowDown')
+    await enter()
+    expect(added()).toMatchObject([{ ingredient: 'i-cream' }])
+    await wrapper.findAll('.said button')[1]?.trigger('click')
+    await settled()
+    expect(remembered).toEqual(['creem'])
+    expect(wrapper.get('.said').text()).toContain('From now on ‘creem’ is Cream, 35 %.')
+  })
+
+  it('keeps what could not be read, with the reason, to be written otherwise', async () => {
+    answer = (text) =>
+      json(200, readLine(text, { name: '', asks: 'Amount must be more than 0, not 0.' }))
+    const { wrapper, type, enter, added, value } = await line('seven')
     await type('0 g cream')
     await enter()
-    expect((input.element as HTMLInputElement).value).toBe('0 g cream')
-    expect(wrapper.get('.said').text()).toContain('more than 0')
-    expect(wrapper.emitted('add')).toBeUndefined()
+    expect(wrapper.get('[role=group]').text()).toContain('more than 0')
+    expect(added()).toEqual([])
+    const otherwise = wrapper.findAll('button').find((one) => one.text().startsWith('Write it'))
+    await otherwise?.trigger('click')
+    expect(value()).toBe('0 g cream')
+  })
+
+  it('loses nothing when the server is silent: it is read again when asked', async () => {
+    answer = () => Promise.reject(new Error('gone'))
+    const { wrapper, type, enter, added } = await line('eight')
+    await type('250 g cream')
+    await enter()
+    expect(wrapper.get('[role=group]').text()).toContain('does not answer')
+    answer = (text) => sure(text)
+    const again = wrapper.findAll('button').find((one) => one.text() === 'Read it again')
+    await again?.trigger('click')
+    await settled()
+    expect(added()).toMatchObject([{ ingredient: 'i-cream' }])
+  })
+
+  it('holds a line that asks for its own formula while another is on the screen', async () => {
+    answer = (text) => json(200, readLine(text, { choices: [cream], asks: 'Which?' }))
+    const { wrapper, type, enter } = await line('nine')
+    await type('250 g creem')
+    await enter()
+    await wrapper.setProps({ within: 'ten' })
+    expect(wrapper.find('[role=group]').exists()).toBe(false)
+    await wrapper.setProps({ within: 'nine' })
+    expect(wrapper.get('[role=group]').text()).toContain('250 g creem')
   })
 
   it('offers to add what nobody knows, and then takes it', async () => {
-    answer = () => json(200, { ...read(null, []), name: 'moon dust' })
-    const { wrapper, type, enter } = await line()
+    answer = (text) => json(200, readLine(text, { name: 'moon dust', asks: 'not in the pantry' }))
+    const { wrapper, type, enter, added } = await line('eleven')
     await type('250 g moon dust')
     await enter()
-    expect(wrapper.get('.said').text()).toContain('‘moon dust’ is not in the pantry.')
-    await wrapper.get('.said button').trigger('click')
+    const stock = wrapper.findAll('button').find((one) => one.text().startsWith('Add ‘moon dust’'))
+    await stock?.trigger('click')
+    await settled()
     await settled()
     expect(made).toEqual(['Moon dust'])
-    expect(wrapper.emitted('add')).toEqual([[{ mass_g: 250, ingredient: 'new', formula: null }]])
+    expect(added()).toMatchObject([{ mass_g: 250, ingredient: 'new', formula: null }])
   })
 })
 
@@ -163,6 +242,7 @@ const entry: FormulaEntry = {
       overrun_percent: 0,
       stage: '',
       strained: false,
+      note: '',
       ingredient: null,
       formula: 'f-milk',
     },
@@ -172,6 +252,7 @@ const entry: FormulaEntry = {
       overrun_percent: 105,
       stage: '',
       strained: false,
+      note: '',
       ingredient: 'i-cream',
       formula: null,
     },

@@ -1,24 +1,29 @@
 <script setup lang="ts">
 /** Ant Design's select, saying to assistive technology what it is: open or not, and of which list. */
 import Select from 'ant-design-vue/es/select'
-import { onMounted, onUpdated, ref, watch } from 'vue'
+import { computed, onMounted, onUpdated, ref, watch } from 'vue'
+
+import { among, type Shelf, useFound } from './useFound'
 
 export interface Option {
   value: string | number
   label: string
   title?: string
+  /** Offered whatever is typed. */
+  always?: boolean
 }
-withDefaults(
+const props = withDefaults(
   defineProps<{
     value?: string | number | undefined
     options: Option[]
     disabled?: boolean
     placeholder?: string
     showSearch?: boolean
-    filterOption?: (typed: string, option?: { value?: unknown; label?: unknown }) => boolean
+    /** The options are rows of this shelf: the server finds the ones that are typed. */
+    shelf?: Shelf
     bordered?: boolean
   }>(),
-  { value: undefined, placeholder: '', filterOption: undefined, bordered: true },
+  { value: undefined, placeholder: '', shelf: undefined, bordered: true },
 )
 const emit = defineEmits<{
   change: [value: string | number]
@@ -28,6 +33,20 @@ const emit = defineEmits<{
 const select = ref<{ $el: HTMLElement; focus: () => void } | null>(null)
 defineExpose({ focus: () => select.value?.focus() })
 const open = ref(false)
+const typed = ref('')
+const { found } = useFound(
+  () => props.shelf,
+  () => typed.value,
+)
+const shown = computed(() => {
+  if (!props.shelf || !typed.value.trim()) return props.options
+  const always = props.options.filter((one) => one.always && found.value)
+  return [...among(props.options, found.value, (one) => one.value), ...always]
+})
+function search(text: string) {
+  typed.value = text
+  emit('search', text)
+}
 const LIST = ['aria-controls', 'aria-owns', 'aria-activedescendant']
 
 /** The list is in the page only once it was opened; until then nothing may point at it. */
@@ -55,13 +74,15 @@ function choose(value: unknown) {
   <Select
     ref="select"
     :value="value"
-    :options="options"
+    :options="shown"
     :disabled="disabled"
     :placeholder="placeholder"
-    :show-search="showSearch"
-    :filter-option="filterOption ?? true"
+    :show-search="showSearch || Boolean(shelf)"
+    :filter-option="!shelf"
+    option-filter-prop="label"
     :bordered="bordered"
-    v-bind="showSearch ? { onSearch: (typed: string) => emit('search', typed) } : {}"
+    :not-found-content="typed && found === undefined ? '…' : 'Nothing of that name'"
+    v-bind="showSearch || shelf ? { onSearch: search } : {}"
     @change="choose"
     @dropdown-visible-change="(now: boolean) => (open = now)"
   />

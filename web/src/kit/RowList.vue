@@ -3,7 +3,7 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, ref } from 'vue'
 
-import { fitting } from './search'
+import { among, type Shelf, useFound } from './useFound'
 
 interface Item {
   id: string
@@ -12,6 +12,7 @@ interface Item {
 const props = defineProps<{
   items: Item[]
   room: string
+  shelf: Shelf
   id?: string | undefined
   noun: string
   canMake: boolean
@@ -21,10 +22,14 @@ const emit = defineEmits<{ make: [name: string] }>()
 const oneOf = computed(() => `${/^[aeiou]/.test(props.noun) ? 'an' : 'a'} ${props.noun}`)
 const query = ref('')
 const making = ref<string | null>(null)
-const found = computed(() => {
-  const fit = fitting(query.value)
-  return props.items.filter((one) => fit(one.name))
-})
+const { found: named } = useFound(
+  () => props.shelf,
+  () => query.value,
+)
+/** What was found before stands until the next answer. */
+const found = computed<Item[]>((before) =>
+  named.value === undefined && before ? before : among(props.items, named.value, (one) => one.id),
+)
 /** More than anybody scrolls through: a word finds the rest. */
 const MOST = 300
 const shown = computed(() => found.value.slice(0, MOST))
@@ -44,6 +49,7 @@ function make() {
       :aria-label="`Find ${oneOf}`"
       allow-clear
     />
+    <div v-if="$slots.above" class="above"><slot name="above" /></div>
     <ul class="list rows">
       <li v-for="one in shown" :key="one.id">
         <RouterLink :to="`/${room}/${one.id}`" :class="['row', { chosen: one.id === id }]">
@@ -54,7 +60,7 @@ function make() {
     <p v-if="found.length > MOST" class="quiet">
       and {{ found.length - MOST }} more: type a word of the name.
     </p>
-    <p v-if="query && !found.length" class="quiet">No {{ noun }} of that name.</p>
+    <p v-if="query && named && !found.length" class="quiet">No {{ noun }} of that name.</p>
     <form v-if="making !== null" class="new" @submit.prevent="make">
       <Input
         v-model:value="making"
@@ -77,6 +83,11 @@ aside {
   display: flex;
   flex-direction: column;
   gap: 10px;
+}
+
+.above {
+  display: grid;
+  gap: 6px;
 }
 
 .row {

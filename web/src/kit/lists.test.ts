@@ -15,15 +15,39 @@ const items = [
   { id: '3', name: 'Dark rum' },
 ]
 const list = (more = {}) =>
-  mounted(RowList, { items, room: 'pantry', noun: 'ingredient', canMake: true, ...more })
+  mounted(RowList, {
+    items,
+    room: 'pantry',
+    shelf: 'ingredients',
+    noun: 'ingredient',
+    canMake: true,
+    ...more,
+  })
+/** Until the hand rests and the server has said what fits. */
+const found = async () => {
+  await new Promise((done) => setTimeout(done, 120))
+  await settled()
+}
 
 describe('RowList', () => {
-  it('finds by any words, in any order', async () => {
+  it('shows what the server finds, in its order', async () => {
+    const asked: string[] = []
+    serveWith((request) => {
+      const { searchParams } = new URL(request.url)
+      asked.push(`${searchParams.get('shelf')} ${searchParams.get('q')}`)
+      const names = [items[2], items[0]].map((one) => ({ ...one, is_formula: false, called: '' }))
+      return json(200, searchParams.get('q') === 'chalk' ? [] : names)
+    })
     const shelf = list()
-    await shelf.get('input').setValue('RUM dark')
-    expect(shelf.findAll('li').map((one) => one.text())).toEqual(['Dark rum'])
+    await shelf.get('input').setValue('dark cream')
+    await found()
+    expect(shelf.findAll('li').map((one) => one.text())).toEqual(['Dark rum', 'Cream, 35 %'])
     await shelf.get('input').setValue('chalk')
+    await found()
     expect(shelf.text()).toContain('No ingredient of that name.')
+    await shelf.get('input').setValue('')
+    expect(shelf.findAll('li')).toHaveLength(3)
+    expect(asked).toEqual(['ingredients dark cream', 'ingredients chalk'])
   })
 
   it('marks the one that is open and links to the others', () => {

@@ -46,6 +46,7 @@ async function make(title: string) {
         :id="props.id"
         :items="rows"
         room="molds"
+        shelf="molds"
         noun="mold"
         :can-make="mayWrite"
         :error="create.error.value?.message"

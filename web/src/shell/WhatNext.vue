@@ -5,8 +5,8 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, nextTick, onMounted, ref, useId, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { useRows } from '../api/shelves'
 import { fits } from '../kit/search'
+import { type Shelf, useFound } from '../kit/useFound'
 import { usePicked } from '../kit/usePicked'
 import { allCommands } from './commands'
 import { ROOMS } from './routes'
@@ -18,11 +18,16 @@ const query = ref('')
 const field = ref<{ focus: () => void } | null>(null)
 onMounted(() => void nextTick(() => field.value?.focus()))
 
+const on = (shelf: Shelf) =>
+  useFound(
+    () => shelf,
+    () => query.value,
+  ).found
 const shelves = [
-  { room: 'desserts', word: 'dessert', rows: useRows('desserts').rows },
-  { room: 'formulas', word: 'formula', rows: useRows('formulas').rows },
-  { room: 'pantry', word: 'ingredient', rows: useRows('ingredients').rows },
-  { room: 'molds', word: 'mold', rows: useRows('molds').rows },
+  { room: 'desserts', word: 'dessert', found: on('desserts') },
+  { room: 'formulas', word: 'formula', found: on('formulas') },
+  { room: 'pantry', word: 'ingredient', found: on('ingredients') },
+  { room: 'molds', word: 'mold', found: on('molds') },
 ]
 interface Offer {
   name: string
@@ -37,15 +42,15 @@ const offers = computed<Offer[]>(() => {
     aside: 'room',
     run: () => router.push(room.to),
   }))
-  const rows = shelves.flatMap(({ room, word, rows: found }) =>
-    found.value.map((one) => ({
+  const rows = shelves.flatMap(({ room, word, found }) =>
+    (found.value ?? []).slice(0, MOST).map((one) => ({
       name: one.name,
-      aside: word,
+      aside: one.called ? `${one.called} · ${word}` : word,
       run: () => router.push(`/${room}/${one.id}`),
     })),
   )
-  const all = query.value.trim() ? [...deeds, ...rooms, ...rows] : [...deeds, ...rooms]
-  return all.filter((one) => fits(`${one.name} ${one.aside}`, query.value)).slice(0, MOST)
+  const said = [...deeds, ...rooms].filter((one) => fits(`${one.name} ${one.aside}`, query.value))
+  return [...said, ...rows].slice(0, MOST)
 })
 const { picked, arrow } = usePicked(() => offers.value.length)
 watch(query, () => (picked.value = 0))

@@ -11,7 +11,9 @@ import type {
   FormulaBrief,
   Ingredient,
   IngredientBrief,
+  LineChoice,
   PartResult,
+  ReadLine,
   SheetPage,
   Solved,
   Step,
@@ -66,10 +68,38 @@ export const ingredient = (
   packs: [],
   keeping: null,
   note: '',
+  other_names: [],
+  shared: {},
+  usual_for: [],
+  brings: { shares: {}, unknown: 1 },
   used_by: [],
   price_per_kg: null,
   counted: '',
   made_up: false,
+})
+
+/** One thing a typed line may be. */
+export const choice = (id: string, name: string, more: Partial<LineChoice> = {}): LineChoice => ({
+  id,
+  name,
+  is_formula: false,
+  mass_g: 250,
+  measure: '',
+  lacks: '',
+  called: '',
+  ...more,
+})
+
+/** A line as it was understood. */
+export const readLine = (text: string, more: Partial<ReadLine> = {}): ReadLine => ({
+  text,
+  name: text.split(' ').at(-1) ?? '',
+  note: '',
+  certain: null,
+  choices: [],
+  asks: '',
+  weighs_g: 250,
+  ...more,
 })
 
 export const step = (text: string, more: Partial<Step> = {}): Step => ({
@@ -252,6 +282,7 @@ export const sheetPage = (): SheetPage => ({
   flavor: 'quince',
   method: [step('Boil 2 min.'), step('Pour 10 mm.')],
   workings: { a: working('Quince purée', 1192), b: working('Egg yolk', 16.7) },
+  notes: {},
   kitchen: { b: { text: '0.9 × yolk, M', working: working('Counted: yolk, M', 0.93, '×') } },
 })
 

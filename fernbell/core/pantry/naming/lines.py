@@ -11,6 +11,7 @@ from fernbell.core.measures import (
     PINTS,
     Amount,
     System,
+    grams,
     holds_amount,
     is_mass,
     is_volume,
@@ -48,7 +49,8 @@ class Choice:
 class Understood:
     """A line: what is certain, else what may be meant, and the question.
 
-    `name` is what was said of what it is, `note` what was said and is not weighed.
+    `name` is what was said of what it is, `note` what was said and is not weighed; `weighs_g`
+    are its grams where they were said, whatever it is.
     """
 
     text: str
@@ -57,6 +59,7 @@ class Understood:
     choices: tuple[Choice, ...]
     note: str = ""
     asks: str = ""
+    weighs_g: float | None = None
 
 
 def of_itself(named: Named) -> Ingredient:
@@ -141,13 +144,19 @@ def of_amount(
     certain = _weighable(amount, _choices(found.certain, amount, system, weighed))
     likely = tuple(_choices(found.likely, amount, system, weighed))
     sure = certain[0] if len(certain) == 1 and certain[0].mass_g is not None else None
-    understood = Understood(text, amount.name, sure, (), amount.note)
+    understood = Understood(text, amount.name, sure, (), amount.note, weighs_g=_grams_said(amount))
     if sure and not begun:
         return understood
     choices = (*certain, *likely)
     return replace(
         understood, choices=choices, asks="" if sure else _question(amount, found, choices)
     )
+
+
+def _grams_said(amount: Amount) -> float | None:
+    if not amount.unit or not is_mass(amount.unit):
+        return None
+    return sum(grams(*term) for term in ((amount.value, amount.unit), *amount.also))
 
 
 def _in_parts(name: str) -> str:

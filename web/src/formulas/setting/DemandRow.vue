@@ -5,7 +5,6 @@ import { computed } from 'vue'
 import type { Families } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import NumberField from '../../kit/NumberField.vue'
-import { fitsOption } from '../../kit/search'
 import type { Typed } from './demands'
 
 const props = defineProps<{
@@ -55,7 +54,6 @@ const hasEnds = computed(() => ['proportion', 'reads'].includes(props.demand.kin
           :options="options"
           placeholder="which"
           show-search
-          :filter-option="fitsOption"
           @change="(figure) => emit('change', { figure: String(figure) })"
         />
       </label>

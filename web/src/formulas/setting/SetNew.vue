@@ -8,7 +8,6 @@ import type { FormulaEntry } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import { figure } from '../../kit/format'
 import NumberField from '../../kit/NumberField.vue'
-import { fitsOption } from '../../kit/search'
 import TextField from '../../kit/TextField.vue'
 import WorkedFigure from '../../kit/WorkedFigure.vue'
 import { useFamilies, useProposal, type Wish } from './useSetting'
@@ -100,8 +99,7 @@ function make() {
             :value="picks[slot] ?? data?.picked[slot]"
             :options="choicesOf(slot)"
             :placeholder="like"
-            show-search
-            :filter-option="fitsOption"
+            shelf="ingredients"
             @change="(id) => (picks = { ...picks, [slot]: String(id) })"
           />
         </label>

@@ -4,7 +4,6 @@ import { computed } from 'vue'
 
 import { useRows } from '../../api/shelves'
 import ChoiceField, { type Option } from '../../kit/ChoiceField.vue'
-import { fitsOption } from '../../kit/search'
 
 defineProps<{ goes: Option[] }>()
 const old = defineModel<string>('old')
@@ -25,8 +24,7 @@ const options = computed(() =>
         v-model:value="old"
         :options="goes"
         placeholder="what it is made of"
-        show-search
-        :filter-option="fitsOption"
+        shelf="ingredients"
       />
     </label>
     <label>
@@ -35,8 +33,7 @@ const options = computed(() =>
         v-model:value="comes"
         :options="options"
         placeholder="type a word of it"
-        show-search
-        :filter-option="fitsOption"
+        shelf="ingredients"
       />
     </label>
   </div>

@@ -66,8 +66,24 @@ const entry: FormulaEntry = {
   whole_eggs: false,
   job: 'ganache.slice',
   lines: [
-    { key: 'a', mass_g: 248, overrun_percent: 0, stage: '', strained: false, ingredient: 'dark' },
-    { key: 'b', mass_g: 214, overrun_percent: 0, stage: '', strained: false, ingredient: 'cream' },
+    {
+      key: 'a',
+      mass_g: 248,
+      overrun_percent: 0,
+      stage: '',
+      strained: false,
+      note: '',
+      ingredient: 'dark',
+    },
+    {
+      key: 'b',
+      mass_g: 214,
+      overrun_percent: 0,
+      stage: '',
+      strained: false,
+      note: '',
+      ingredient: 'cream',
+    },
   ],
 }
 const landing = (value: number, name = 'slices'): NonNullable<Reading['landing']> => ({

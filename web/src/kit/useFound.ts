@@ -1,0 +1,52 @@
+/** Rows of a shelf whose names fit what is typed: the server says which, the best first. */
+import { useQuery } from '@tanstack/vue-query'
+import { computed, onScopeDispose, ref, watch } from 'vue'
+
+import { api, take } from '../api/client'
+import type { FoundName } from '../api/types'
+
+export type Shelf = 'ingredients' | 'formulas' | 'lines' | 'desserts' | 'molds' | 'stacks'
+const PAUSE_MS = 90
+const MOST = 300
+
+export function useFound(shelf: () => Shelf | undefined, typed: () => string) {
+  /** What was typed when the hand last paused. */
+  const asked = ref('')
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const now = () => typed().trim()
+  watch(
+    now,
+    (text) => {
+      clearTimeout(timer)
+      timer = setTimeout(() => (asked.value = text), text ? PAUSE_MS : 0)
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => clearTimeout(timer))
+  const query = useQuery({
+    shallow: true,
+    queryKey: ['names', shelf, asked],
+    queryFn: () => {
+      const ask = { shelf: shelf() ?? 'lines', q: asked.value, limit: MOST }
+      return take<FoundName[]>(api.GET('/api/names', { params: { query: ask } }))
+    },
+    enabled: () => Boolean(shelf() && asked.value),
+  })
+  /** Nothing typed: null. Not answered yet: undefined. */
+  const found = computed(() => {
+    if (!now() || !shelf()) return null
+    return asked.value === now() ? query.data.value : undefined
+  })
+  return { found }
+}
+
+/** Of all rows those that were found, in that order; all while nothing is typed. */
+export function among<Item>(
+  items: Item[],
+  found: FoundName[] | null | undefined,
+  idOf: (item: Item) => unknown,
+): Item[] {
+  if (found === null) return items
+  const byId = new Map(items.map((one) => [idOf(one), one]))
+  return (found ?? []).flatMap((one) => byId.get(one.id) ?? [])
+}
