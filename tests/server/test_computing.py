@@ -94,7 +94,7 @@ def test_queries_of_a_dessert_are_fixed(
         assert demo.get(path).status_code == 200
 
 
-LISTS = {"/api/desserts": 4, "/api/formulas": 4, "/api/ingredients": 4, "/api/molds": 4}
+LISTS = {"/api/desserts": 4, "/api/formulas": 5, "/api/ingredients": 4, "/api/molds": 4}
 
 
 @pytest.mark.parametrize(("path", "queries"), LISTS.items())

@@ -3,6 +3,7 @@
 from typing import Any
 from uuid import UUID
 
+from django.db.models import Exists, OuterRef, Prefetch, QuerySet, Subquery, Sum
 from django.http import HttpRequest
 
 from fernbell.core.errors import FormulaCircle
@@ -104,7 +105,17 @@ def snapshot(row: Row) -> Snapshot:
     return own | {"lines": lines}
 
 
-FORMULA = Kind("formula", Formula, FormulaIn, write, snapshot)
+def listed(found: QuerySet) -> QuerySet:
+    """With grams of the batch, the desserts each is in, and whether another formula has it."""
+    own = FormulaLine.objects.filter(formula=OuterRef("pk")).order_by().values("formula")
+    above = FormulaLine.objects.filter(nested=OuterRef("pk"), formula__archived_at=None)
+    desserts = found.model.desserts.rel.related_model.objects.filter(archived_at=None)
+    return found.annotate(
+        batch_g=Subquery(own.annotate(sum=Sum("mass_g")).values("sum")), within=Exists(above)
+    ).prefetch_related(Prefetch("desserts", queryset=desserts.only("name"), to_attr="in_desserts"))
+
+
+FORMULA = Kind("formula", Formula, FormulaIn, write, snapshot, listed=listed)
 
 
 router = shelf(FORMULA, FormulaBrief, FormulaOut)

@@ -39,6 +39,7 @@ from fernbell.core.formulas import (
     sheet_working,
     sheets,
     volume_working,
+    wait_words,
 )
 from fernbell.core.measures import System
 from fernbell.core.pantry import Ingredient, MakeUp, Measured, said_in_kitchen
@@ -248,6 +249,7 @@ def reading_with(
     reading, book, steps = own.reading, own.lines.book, STEPS.validate_python(method)
     job_ = job_named(job)[1] if job else None
     return ReadingOut(
+        waits=[wait_words(step.wait) if step.wait else "" for step in steps],
         landing=read_dial(job_.dial, own.lines) if job_ else None,
         sentence=list(sentence(job_, own.lines)) if job_ else [],
         asides=list(asides(kind, own.lines, steps, job_)),

@@ -137,8 +137,8 @@ class LineOut(Schema):
         return (line.ingredient or line.nested).name
 
 
-class FormulaBrief(RowOut):
-    """A formula in the list; `does` is what its kind usually does in a dessert."""
+class FormulaHead(RowOut):
+    """What every formula shows; `does` is what its kind usually does in a dessert."""
 
     kind: str
     flavor: str
@@ -150,7 +150,28 @@ class FormulaBrief(RowOut):
         return usual_rule(row.kind)
 
 
-class FormulaOut(FormulaBrief):
+class FormulaBrief(FormulaHead):
+    """A formula in the list: what is weighed of it, the desserts it is a part of.
+
+    `within` says that another formula has it as a line.
+    """
+
+    batch_g: float
+    desserts: list[str]
+    within: bool
+
+    @staticmethod
+    def resolve_batch_g(row: Any) -> float:
+        """Grams of all lines."""
+        return row.batch_g or 0.0
+
+    @staticmethod
+    def resolve_desserts(row: Any) -> list[str]:
+        """Names of the desserts on the shelf."""
+        return [dessert.name for dessert in row.in_desserts]
+
+
+class FormulaOut(FormulaHead):
     """A formula alone."""
 
     lines: list[LineOut]
@@ -193,6 +214,7 @@ class LeftoverOut(Schema):
 class ReadingOut(Schema):
     """What a formula is: batch, what arrives, percents, density, readings, what to say of it.
 
+    `waits` say the wait each step of the method ends with, '' for none.
     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
     dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
@@ -202,6 +224,7 @@ class ReadingOut(Schema):
     sentence: list[Slot]
     asides: list[Aside]
 
+    waits: list[str]
     batch_g: float
     finished_g: float
     percents: list[Working | None]

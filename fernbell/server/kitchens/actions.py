@@ -23,7 +23,7 @@ class Kind:
 
     `entry` is what a member enters; `write` puts it on a row of the member's kitchen and saves
     it; `snapshot` is the row as JSON, what `entry` is made from;
-    `related` names the rows that are always read along.
+    `related` names the rows that are always read along; `listed` adds what a list shows.
     """
 
     name: str
@@ -32,6 +32,7 @@ class Kind:
     write: Callable[[Member, Row, Any], None]
     snapshot: Callable[[Row], Snapshot]
     related: tuple[str, ...] = ()
+    listed: Callable[[QuerySet], QuerySet] = lambda found: found
 
 
 def find(member: Member, kind: Kind, row_id: UUID) -> Row:

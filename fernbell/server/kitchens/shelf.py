@@ -32,7 +32,7 @@ def _reading(router: Router, kind: Kind, brief: type[RowOut], full: type[RowOut]
         offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
     ) -> dict[str, Any]:
         require(request.auth, Act.READ)
-        found = rows(request.auth, kind.model).filter(archived_at__isnull=not archived)
+        found = kind.listed(rows(request.auth, kind.model).filter(archived_at__isnull=not archived))
         items = list(found.select_related("changed_by")[offset : offset + limit])
         short = len(items) < limit and (items or not offset)
         total = offset + len(items) if short else found.aggregate(n=Count("pk"))["n"]

@@ -2105,11 +2105,15 @@ export interface components {
         };
         /**
          * FormulaBrief
-         * @description A formula in the list; `does` is what its kind usually does in a dessert.
+         * @description A formula in the list: what is weighed of it, the desserts it is a part of.
+         *
+         *     `within` says that another formula has it as a line.
          */
         FormulaBrief: {
             /** Archived */
             archived: boolean;
+            /** Batch G */
+            batch_g: number;
             /**
              * Changed At
              * Format: date-time
@@ -2117,6 +2121,8 @@ export interface components {
             changed_at: string;
             /** Changed By */
             changed_by: string | null;
+            /** Desserts */
+            desserts: string[];
             /** Does */
             does: string;
             /** Flavor */
@@ -2132,6 +2138,8 @@ export interface components {
             name: string;
             /** Revision */
             revision: number;
+            /** Within */
+            within: boolean;
         };
         /**
          * FormulaIn
@@ -3422,6 +3430,7 @@ export interface components {
          * ReadingOut
          * @description What a formula is: batch, what arrives, percents, density, readings, what to say of it.
          *
+         *     `waits` say the wait each step of the method ends with, '' for none.
          *     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
          *     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
          *     dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
@@ -3454,6 +3463,8 @@ export interface components {
             /** Sentence */
             sentence: components["schemas"]["Slot"][];
             volume: components["schemas"]["Working"] | null;
+            /** Waits */
+            waits: string[];
             /** Without Density */
             without_density: string[];
         };

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 
 import { useRows } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
+import ZoneFrame from '../kit/ZoneFrame.vue'
 import { useCommands } from '../shell/commands'
 import { useSession } from '../shell/session'
 import DessertBoard from './DessertBoard.vue'
@@ -56,25 +57,26 @@ useCommands(() => [
 </script>
 
 <template>
-  <div v-if="work.view.value && id" class="zones">
-    <DessertShelf
-      :id="id"
-      class="zone-shelf"
-      :work="work"
-      :desserts="desserts"
-      :formulas="formulas"
-      :formula-of="formulaOf"
-      :disabled="!mayWrite"
-      @make="making = true"
-    />
-    <DessertBoard
-      class="zone-board"
-      :work="work"
-      :formulas="formulas"
-      :formula-of="formulaOf"
-      :disabled="!mayWrite"
-    />
-    <div class="zone-ticket">
+  <ZoneFrame
+    v-if="work.view.value && id"
+    :shown="id"
+    shelf="Parts"
+    board="The cut"
+    ticket="What it takes"
+  >
+    <template #shelf>
+      <DessertShelf
+        :id="id"
+        :work="work"
+        :desserts="desserts"
+        :formulas="formulas"
+        :formula-of="formulaOf"
+        :disabled="!mayWrite"
+        @make="making = true"
+      />
+    </template>
+    <DessertBoard :work="work" :formulas="formulas" :formula-of="formulaOf" :disabled="!mayWrite" />
+    <template #ticket>
       <DessertTicket
         v-if="work.worked.value"
         :id="id"
@@ -89,8 +91,8 @@ useCommands(() => [
         @choose="work.choose"
       />
       <p v-else-if="work.unsolved.value" class="slip wrong">{{ work.unsolved.value.message }}</p>
-    </div>
-  </div>
+    </template>
+  </ZoneFrame>
   <EmptyState
     v-else-if="isSuccess && !desserts.length"
     title="No dessert yet"

@@ -4,12 +4,9 @@ import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 
 import type { FormulaEntry, Reading } from '../api/types'
 import { figure } from '../kit/format'
-import NumberField from '../kit/NumberField.vue'
-import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useCommands } from '../shell/commands'
+import FormulaRow from './FormulaRow.vue'
 import BringsLegend from './BringsLegend.vue'
-import LineBrings from './LineBrings.vue'
-import LineFacts from './LineFacts.vue'
 import TypedLine from './TypedLine.vue'
 import type { LineEntry } from './useFormula'
 import type { TypedResult } from './useTypedLines'
@@ -38,6 +35,7 @@ const body = ref<HTMLElement | null>(null)
 const lines = computed(() => props.entry.lines ?? [])
 const bases = computed(() => props.entry.base_lines ?? [])
 const isBase = (key: string) => bases.value.includes(key)
+const chosen = ref<string | null>(null)
 const total = computed(() => props.reading?.batch_g)
 
 function set(key: string, change: Partial<LineEntry>) {
@@ -95,126 +93,50 @@ function down(at: number) {
         <tr class="eyebrow">
           <th scope="col" class="grams">grams</th>
           <th scope="col">ingredient or formula</th>
-          <th scope="col" class="percent">
-            {{ bases.length ? '% of ●' : '% of all' }}
-          </th>
+          <th scope="col" class="percent">{{ bases.length ? '% of ●' : '% of all' }}</th>
           <th scope="col" class="air" title="Overrun: air beaten in">air, %</th>
+          <th scope="col" class="kitchen">in the kitchen</th>
           <th scope="col" class="brings">what it brings</th>
-          <th class="tools"><span class="unseen">Actions</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(line, i) in lines" :key="line.key" :class="{ base: isBase(line.key) }">
-          <td class="grams">
-            <NumberField
-              :label="`Grams of ${nameOf(line)}`"
-              bare
-              :value="line.mass_g"
-              :disabled="disabled"
-              :error="errorAt(`lines.${i}.mass_g`)"
-              @commit="(v) => v !== null && set(line.key, { mass_g: v })"
-              @enter="down(i)"
-            />
-          </td>
-          <td>
-            <RouterLink v-if="line.formula" :to="`/formulas/${line.formula}`">{{
-              nameOf(line)
-            }}</RouterLink>
-            <template v-else>{{ nameOf(line) }}</template>
-            <LineFacts
-              :line="line"
-              :name="nameOf(line)"
-              :kitchen="reading?.kitchen[i]"
-              :stages="`${id}-stages`"
-              :disabled="disabled"
-              @change="(change) => set(line.key, change)"
-            />
-            <p v-for="field in ['ingredient', 'formula']" :key="field" class="wrong">
-              {{ errorAt(`lines.${i}.${field}`) }}
-            </p>
-          </td>
-          <td class="percent">
-            <WorkedFigure
-              v-if="reading?.percents[i]"
-              :working="reading.percents[i] ?? null"
-              :text="figure(reading.percents[i]?.value ?? 0, 1)"
-              unit=""
-            />
-            <template v-else>–</template>
-            <button
-              type="button"
-              class="mark"
-              :disabled="disabled"
-              :aria-pressed="isBase(line.key)"
-              :title="`Count percentages on ${nameOf(line)}`"
-              :aria-label="`Count percentages on ${nameOf(line)}`"
-              @click="base(line.key)"
-            >
-              {{ isBase(line.key) ? '●' : '○' }}
-            </button>
-          </td>
-          <td class="air">
-            <NumberField
-              :label="`Overrun of ${nameOf(line)}`"
-              bare
-              :step="5"
-              optional
-              placeholder="–"
-              :value="line.overrun_percent || null"
-              :disabled="disabled"
-              :error="errorAt(`lines.${i}.overrun_percent`)"
-              @commit="(v) => set(line.key, { overrun_percent: v ?? 0 })"
-            />
-          </td>
-          <td class="brings"><LineBrings :brings="reading?.brings[i]" /></td>
-          <td class="tools">
-            <template v-if="!disabled">
-              <button
-                type="button"
-                class="deed small"
-                :aria-label="`Move ${nameOf(line)} up`"
-                @click="move(i, -1)"
-              >
-                ↑
-              </button>
-              <button
-                type="button"
-                class="deed small"
-                :aria-label="`Move ${nameOf(line)} down`"
-                @click="move(i, 1)"
-              >
-                ↓
-              </button>
-              <button
-                type="button"
-                class="deed small"
-                :aria-label="`Take out ${nameOf(line)}`"
-                @click="remove(line.key)"
-              >
-                ×
-              </button>
-            </template>
-          </td>
-        </tr>
+        <FormulaRow
+          v-for="(line, i) in lines"
+          :key="line.key"
+          :line="line"
+          :place="i"
+          :name="nameOf(line)"
+          :reading="reading"
+          :is-base="isBase(line.key)"
+          :chosen="chosen === line.key"
+          :stages="`${id}-stages`"
+          :error-at="errorAt"
+          :disabled="disabled"
+          @change="(change) => set(line.key, change)"
+          @base="base(line.key)"
+          @move="(by) => move(i, by)"
+          @remove="remove(line.key)"
+          @enter="down(i)"
+          @choose="chosen = line.key"
+        />
       </tbody>
       <tfoot>
         <tr v-if="lines.length">
           <td class="grams total">
             <strong>{{ total === undefined ? '–' : figure(total, 1) }}</strong>
           </td>
-          <td colspan="4" class="quiet">
-            grams weighed in all<template v-if="reading">
+          <td colspan="3" class="quiet">
+            g weighed<template v-if="reading">
               · {{ figure(reading.finished_g, 1) }} g arrive</template
             >
           </td>
-          <td class="brings" />
+          <td colspan="2" class="legend"><BringsLegend :reading="reading" /></td>
         </tr>
       </tfoot>
     </table>
     <datalist :id="`${id}-stages`">
       <option v-for="stage in stages" :key="stage" :value="stage" />
     </datalist>
-    <BringsLegend v-if="lines.length" :reading="reading" />
     <TypedLine
       v-if="!disabled"
       class="typed"
@@ -239,7 +161,6 @@ function down(at: number) {
 table {
   border-collapse: collapse;
   table-layout: fixed;
-  margin-bottom: 10px;
   width: 100%;
 }
 
@@ -249,34 +170,13 @@ th {
   text-align: left;
 }
 
-tbody tr {
-  border-top: 1px solid var(--rule);
-}
-
-tbody tr.base {
-  background: var(--bronze-wash);
-}
-
-td {
-  padding: 4px 8px;
-}
-
 .grams {
-  width: 100px;
-}
-
-th.air {
-  text-align: center;
-}
-
-.grams :deep(input) {
-  font-size: 17px;
-  text-align: right;
+  width: 78px;
 }
 
 th.grams,
 .total {
-  padding-right: 20px;
+  padding-right: 18px;
   text-align: right;
 }
 
@@ -284,69 +184,80 @@ th.grams,
   font-size: 17px;
 }
 
-.brings {
-  width: 116px;
+th.percent,
+th.air {
+  text-align: right;
 }
 
 .percent {
-  text-align: right;
-  white-space: nowrap;
-  width: 80px;
-}
-
-.mark {
-  background: none;
-  border: 0;
-  color: var(--bronze-text);
-  cursor: pointer;
-  padding: 0 0 0 6px;
+  width: 78px;
 }
 
 .air {
-  white-space: nowrap;
-  width: 72px;
+  width: 56px;
 }
 
-.air :deep(input) {
-  text-align: right;
+.kitchen {
+  width: 138px;
 }
 
-.tools {
-  text-align: right;
-  white-space: nowrap;
-  width: 96px;
-}
-
-.tools .deed {
-  margin-left: 2px;
-  min-width: 24px;
-  padding-inline: 2px;
-}
-
-@media (max-width: 1100px) {
-  td,
-  th {
-    padding-inline: 4px;
-  }
-
-  .grams {
-    width: 88px;
-  }
-
-  .percent {
-    width: 84px;
-  }
-
-  .brings {
-    display: none;
-  }
-
-  .air {
-    width: 84px;
-  }
+.brings {
+  width: 108px;
 }
 
 tfoot tr {
   border-top: 2px solid var(--leaf-strong);
+}
+
+tfoot td {
+  padding: 4px 8px;
+}
+
+.legend :deep(.legend) {
+  justify-content: flex-end;
+  margin: 0;
+}
+
+/* Always in view: the next line can be typed wherever one has scrolled to. */
+.typed {
+  background: var(--porcelain);
+  bottom: -16px;
+  padding: 6px 0 4px;
+  position: sticky;
+  z-index: 4;
+}
+
+@media (max-width: 1100px) {
+  th {
+    padding-inline: 4px;
+  }
+
+  .kitchen {
+    width: 104px;
+  }
+
+  .brings {
+    width: 74px;
+  }
+
+  .percent {
+    width: 64px;
+  }
+
+  .air {
+    width: 52px;
+  }
+}
+
+@media (max-width: 760px) {
+  .kitchen,
+  .air,
+  .percent {
+    display: none;
+  }
+
+  .brings {
+    width: 92px;
+  }
 }
 </style>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 /** What the formula is: what arrives of it, its density, and its size for another need. */
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 
-import type { Formula, FormulaEntry, Reading } from '../api/types'
+import type { Formula, FormulaEntry, GaugeShown, Reading } from '../api/types'
+import FoldCard from '../kit/FoldCard.vue'
+import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import SheetCard from '../kit/SheetCard.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import DeclaredCard from './DeclaredCard.vue'
 import FormulaFindings from './FormulaFindings.vue'
 import FormulaReadings from './FormulaReadings.vue'
 import AsidesList from './setting/AsidesList.vue'
@@ -23,35 +26,39 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const emit = defineEmits<{ change: [change: Partial<FormulaEntry>] }>()
-const wanted = ref<Wanted | null>(null)
+const size = ref<Wanted | null>(null)
 const scaled = useScaled(
   () => props.id,
-  () => wanted.value,
+  () => size.value,
 )
 watch(
   () => props.id,
-  () => (wanted.value = null),
+  () => (size.value = null),
 )
+const scale = (value: number | null, unit: Wanted['unit']) =>
+  (size.value = value === null ? null : { value, unit })
+
+const gauges = computed(() => props.reading?.gauges ?? [])
+/** What decides stands first: the readings that have a window. */
+const deciding = computed(() => gauges.value.filter((one) => one.gauge.window))
+const SECTIONS = [
+  { section: 'does', title: 'All it will do' },
+  { section: 'contains', title: 'What is in 100 g' },
+  { section: 'costs', title: 'Label and bill' },
+] as const
+const of = (section: GaugeShown['gauge']['section']) =>
+  gauges.value.filter((one) => one.gauge.section === section)
+/** Everybody something is wanted of, each once. */
+const wanted = computed(() => [...new Set(gauges.value.flatMap((one) => one.gauge.needs))])
+const cost = computed(() => {
+  const found = gauges.value.find((one) => one.gauge.code === 'cost')?.gauge.working
+  return found ? `${figure(found.value, 2)} ${found.unit}` : undefined
+})
 </script>
 
 <template>
   <section class="slip" aria-label="What it is">
-    <h2>What it is</h2>
-    <dl v-if="reading">
-      <dt>Arrives</dt>
-      <dd><WorkedFigure :working="reading.finished" /></dd>
-      <dt>Density with its air</dt>
-      <dd><WorkedFigure :working="reading.density" /></dd>
-      <dt>Volume</dt>
-      <dd>
-        <WorkedFigure :working="reading.volume" />
-      </dd>
-    </dl>
-    <p v-if="reading?.without_density.length" class="lacking">
-      No density for {{ reading.without_density.join(', ') }}. Enter it in the pantry, or weigh a
-      level cup of the finished formula and enter it below.
-    </p>
-
+    <h2>What it will do</h2>
     <FormulaFindings
       v-if="reading"
       :judged="reading.judged"
@@ -59,81 +66,115 @@ watch(
       :disabled="disabled"
       @change="(change) => emit('change', change)"
     />
+    <p v-if="reading?.without_density.length" class="lacking">
+      No density for {{ reading.without_density.join(', ') }}. Enter it in the pantry, or weigh a
+      level cup of the finished formula and enter it under ‘Losses and air’.
+    </p>
+    <FormulaReadings v-if="reading" :gauges="deciding" />
     <AsidesList v-if="reading" :asides="reading.asides" />
     <DripsCard v-if="entry.job === 'ganache.drip'" :id="id" />
-    <FormulaReadings v-if="reading" :reading="reading" />
-
-    <LossesFields
-      :losses="entry.losses"
-      :cooking="reading?.cooking"
-      :error-at="errorAt"
-      :disabled="disabled"
-      @change="(losses) => emit('change', { losses })"
-    />
-
-    <h3>Its air</h3>
-    <div class="two">
-      <NumberField
-        label="Kept in folding"
-        unit="%"
-        :step="5"
-        :value="(entry.gas_kept ?? 0.8) * 100"
-        :disabled="disabled"
-        :error="errorAt('gas_kept')"
-        @commit="(v) => v !== null && emit('change', { gas_kept: v / 100 })"
-      />
-      <NumberField
-        label="Weighed cup"
-        unit="g/ml"
-        :step="0.01"
-        optional
-        placeholder="none"
-        :value="entry.measured_density_g_ml ?? null"
-        :disabled="disabled"
-        :error="errorAt('measured_density_g_ml')"
-        @commit="(v) => emit('change', { measured_density_g_ml: v })"
-      />
+    <dl v-if="reading">
+      <div>
+        <dt>Arrives</dt>
+        <dd><WorkedFigure :working="reading.finished" /></dd>
+      </div>
+      <div>
+        <dt>Density</dt>
+        <dd><WorkedFigure :working="reading.density" /></dd>
+      </div>
+      <div>
+        <dt>Volume</dt>
+        <dd><WorkedFigure :working="reading.volume" /></dd>
+      </div>
+    </dl>
+    <p v-if="wanted.length" class="quiet">
+      Unknown without {{ wanted.join(', ') }}: enter make-up and price in the pantry.
+    </p>
+    <div v-if="reading" class="folds">
+      <FoldCard
+        v-for="{ section, title } in SECTIONS"
+        :key="section"
+        :title="title"
+        :name="`reading.${section}`"
+        :aside="section === 'costs' ? cost : undefined"
+      >
+        <FormulaReadings :gauges="of(section)" />
+        <DeclaredCard v-if="section === 'costs'" :reading="reading" />
+      </FoldCard>
+      <FoldCard title="Losses and air" name="losses">
+        <LossesFields
+          :losses="entry.losses"
+          :cooking="reading?.cooking"
+          :error-at="errorAt"
+          :disabled="disabled"
+          @change="(losses) => emit('change', { losses })"
+        />
+        <div class="two">
+          <NumberField
+            label="Air kept in folding"
+            unit="%"
+            :step="5"
+            :value="(entry.gas_kept ?? 0.8) * 100"
+            :disabled="disabled"
+            :error="errorAt('gas_kept')"
+            @commit="(v) => v !== null && emit('change', { gas_kept: v / 100 })"
+          />
+          <NumberField
+            label="Weighed cup"
+            unit="g/ml"
+            :step="0.01"
+            optional
+            placeholder="none"
+            :value="entry.measured_density_g_ml ?? null"
+            :disabled="disabled"
+            :error="errorAt('measured_density_g_ml')"
+            @commit="(v) => emit('change', { measured_density_g_ml: v })"
+          />
+        </div>
+        <SwitchRow
+          v-if="reading?.eggs"
+          label="Eggs on the sheets"
+          :value="Boolean(entry.whole_eggs)"
+          :choices="[
+            { value: false, label: 'eggs weighed' },
+            { value: true, label: 'eggs kept whole' },
+          ]"
+          :disabled="disabled"
+          @change="(whole_eggs) => emit('change', { whole_eggs })"
+        />
+      </FoldCard>
+      <FoldCard title="Scale it to" name="scale">
+        <div class="two">
+          <NumberField
+            label="Finished mass"
+            unit="g"
+            optional
+            :value="size?.unit === 'g' ? size.value : null"
+            :error="size?.unit === 'g' ? scaled.error.value?.message : undefined"
+            @commit="(v) => scale(v, 'g')"
+          />
+          <NumberField
+            label="Finished volume"
+            unit="ml"
+            optional
+            :value="size?.unit === 'ml' ? size.value : null"
+            :error="size?.unit === 'ml' ? scaled.error.value?.message : undefined"
+            @commit="(v) => scale(v, 'ml')"
+          />
+        </div>
+        <div v-if="scaled.data.value && size" class="scaled">
+          <SheetCard v-for="page in scaled.data.value" :key="page.sheet.formula" :page="page" />
+        </div>
+      </FoldCard>
+      <FoldCard
+        v-if="row?.used_by.length"
+        title="Used in"
+        name="used"
+        :aside="row.used_by.join(', ')"
+      >
+        <p>{{ row.used_by.join(', ') }}</p>
+      </FoldCard>
     </div>
-
-    <SwitchRow
-      v-if="reading?.eggs"
-      label="Eggs on the sheets"
-      :value="Boolean(entry.whole_eggs)"
-      :choices="[
-        { value: false, label: 'eggs weighed' },
-        { value: true, label: 'eggs kept whole' },
-      ]"
-      :disabled="disabled"
-      @change="(whole_eggs) => emit('change', { whole_eggs })"
-    />
-
-    <h3>Scale it to</h3>
-    <div class="two">
-      <NumberField
-        label="Finished mass"
-        unit="g"
-        optional
-        :value="wanted?.unit === 'g' ? wanted.value : null"
-        :error="wanted?.unit === 'g' ? scaled.error.value?.message : undefined"
-        @commit="(v) => (wanted = v === null ? null : { value: v, unit: 'g' })"
-      />
-      <NumberField
-        label="Finished volume"
-        unit="ml"
-        optional
-        :value="wanted?.unit === 'ml' ? wanted.value : null"
-        :error="wanted?.unit === 'ml' ? scaled.error.value?.message : undefined"
-        @commit="(v) => (wanted = v === null ? null : { value: v, unit: 'ml' })"
-      />
-    </div>
-    <div v-if="wanted && scaled.data.value" class="scaled">
-      <SheetCard v-for="page in scaled.data.value" :key="page.sheet.formula" :page="page" />
-    </div>
-
-    <template v-if="row?.used_by.length">
-      <h3>Used in</h3>
-      <p>{{ row.used_by.join(', ') }}</p>
-    </template>
   </section>
 </template>
 
@@ -144,25 +185,20 @@ watch(
   gap: 10px;
 }
 
-h3 {
-  margin-top: 6px;
-}
-
 dl {
-  display: grid;
+  display: flex;
   gap: 6px 12px;
-  grid-template-columns: 1fr auto;
+  justify-content: space-between;
   margin: 0;
 }
 
 dt {
   color: var(--muted);
+  font-size: 13px;
 }
 
 dd {
-  font-size: 17px;
   margin: 0;
-  text-align: right;
 }
 
 .two {

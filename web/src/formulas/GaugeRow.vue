@@ -59,8 +59,6 @@ const OTHER: Record<string, string> = {
       {{ OTHER[gauge.code] }}
       <WorkedFigure plain :working="gauge.other" :text="text(gauge.other)" />
     </span>
-    <span v-if="gauge.refusal" class="say quiet">{{ gauge.refusal }}</span>
-    <span v-else-if="gauge.caveat" class="say quiet">{{ gauge.caveat }}</span>
   </li>
 </template>
 
@@ -121,8 +119,7 @@ li:first-child {
   background: var(--amber);
 }
 
-.other,
-.say {
+.other {
   font-size: 13px;
   grid-column: 1 / -1;
 }

@@ -1,30 +1,33 @@
 <script setup lang="ts">
-/** The method, one step a line of text, and the waits its steps end with. */
+/** The method as cards, a step each with the wait it ends with; or written as text, a step a line. */
 import { Textarea } from 'ant-design-vue/es/input'
 import { computed, ref, watch } from 'vue'
 
-import type { Step, Wait } from '../api/types'
+import type { Step } from '../api/types'
 import StepCard from './StepCard.vue'
-import WaitRow from './WaitRow.vue'
 
 const props = defineProps<{
   steps: Step[]
+  /** The wait each step ends with, in words. */
+  waits: string[] | undefined
   disabled: boolean
   errorAt: (field: string) => string | undefined
 }>()
 const emit = defineEmits<{ change: [steps: Step[]] }>()
+const BLANK: Step = { text: '', stage: '', tool: '', sign: '', caution: '', wait: null }
 const shown = () => props.steps.map((step) => step.text).join('\n')
 const text = ref(shown())
 watch(
   () => props.steps,
   () => (text.value = shown()),
 )
-
-const BLANK: Step = { text: '', stage: '', tool: '', sign: '', caution: '', wait: null }
 const open = ref<number | null>(null)
+const asked = ref(false)
+const writing = computed(() => asked.value || (!props.steps.length && !props.disabled))
 
 /** A line keeps the wait and the rest of the step it was, by its words or else by its place. */
 function commit() {
+  asked.value = false
   const lines = text.value
     .split('\n')
     .map((line) => line.trim())
@@ -39,21 +42,32 @@ function commit() {
   )
 }
 
-const set = (place: number, change: Partial<Step>) =>
+function set(place: number, step: Step) {
   emit(
     'change',
-    props.steps.map((step, at) => (at === place ? { ...step, ...change } : step)),
+    props.steps.map((one, at) => (at === place ? step : one)),
   )
-const setWait = (place: number, wait: Wait | null) => set(place, { wait })
-const waiting = computed(() =>
-  props.steps.flatMap((step, place) => (step.wait ? [{ place, step, wait: step.wait }] : [])),
-)
-const free = computed(() => props.steps.some((step) => !step.wait))
-/** A new wait ends the last step that has none. */
-function addWait() {
-  const place = props.steps.map((step) => !step.wait).lastIndexOf(true)
-  if (place >= 0) setWait(place, { kind: 'chill', least_min: 60, most_min: null, placed: false })
 }
+function add() {
+  emit('change', [...props.steps, { ...BLANK, text: 'Next step.' }])
+  open.value = props.steps.length
+}
+function remove(place: number) {
+  open.value = null
+  emit(
+    'change',
+    props.steps.filter((_, at) => at !== place),
+  )
+}
+function move(place: number, by: 1 | -1) {
+  const next = [...props.steps]
+  const [step] = next.splice(place, 1)
+  if (!step || place + by < 0 || place + by > next.length) return
+  next.splice(place + by, 0, step)
+  open.value = place + by
+  emit('change', next)
+}
+
 const faults = computed(() =>
   props.steps.flatMap((_, place) => {
     const fault = ['text', 'wait.least_min', 'wait.most_min'].flatMap(
@@ -66,62 +80,40 @@ const faults = computed(() =>
 
 <template>
   <section class="method">
-    <h3 id="method-title">Method</h3>
-    <Textarea
-      v-model:value="text"
-      :auto-size="{ minRows: 3, maxRows: 14 }"
-      :disabled="disabled"
-      aria-labelledby="method-title"
-      placeholder="One step a line, in the order of work: temperature, time, the sign to stop at."
-      @blur="commit"
-    />
-    <ol v-if="steps.length" class="list cards" aria-label="Steps">
+    <header>
+      <h3 id="method-title">Method</h3>
+      <span v-if="!disabled && !writing" class="deeds">
+        <button type="button" class="deed small" @click="add">Add a step</button>
+        <button type="button" class="deed small" @click="asked = true">Write it as text</button>
+      </span>
+    </header>
+    <template v-if="writing">
+      <Textarea
+        v-model:value="text"
+        :auto-size="{ minRows: 3, maxRows: 14 }"
+        aria-labelledby="method-title"
+        placeholder="One step a line, in the order of work: temperature, time, the sign to stop at."
+        @blur="commit"
+      />
+    </template>
+    <ol v-else-if="steps.length" class="list cards" aria-label="Steps">
       <StepCard
         v-for="(step, place) in steps"
         :key="place"
         :step="step"
         :place="place"
+        :waits="waits?.[place] ?? ''"
+        :last="place === steps.length - 1"
         :open="open === place"
         :disabled="disabled"
         :error-at="errorAt"
         @change="(now) => set(place, now)"
         @toggle="open = open === place ? null : place"
+        @remove="remove(place)"
+        @move="(by) => move(place, by)"
       />
     </ol>
-    <template v-if="steps.length">
-      <h3 id="waits-title">Waits</h3>
-      <p v-if="!waiting.length" class="quiet">
-        No step waits. A rest, a set, a chill or a freeze entered here shows in the building.
-      </p>
-      <p v-if="waiting.length" class="heads eyebrow" aria-hidden="true">
-        <span>ends</span><span>what</span><span>at least</span><span>at most</span
-        ><span>where</span>
-      </p>
-      <ul class="list waits" aria-labelledby="waits-title">
-        <WaitRow
-          v-for="{ place, step, wait } in waiting"
-          :key="place"
-          :place="place"
-          :text="step.text"
-          :steps="steps"
-          :wait="wait"
-          :disabled="disabled"
-          @change="(now) => setWait(place, now)"
-          @move="
-            (to) =>
-              emit(
-                'change',
-                steps.map((one, at) =>
-                  at === to ? { ...one, wait } : at === place ? { ...one, wait: null } : one,
-                ),
-              )
-          "
-        />
-      </ul>
-      <button v-if="!disabled && free" type="button" class="deed small dashed" @click="addWait">
-        Add a wait
-      </button>
-    </template>
+    <p v-else class="quiet">No method is written down.</p>
     <p v-for="fault in faults" :key="fault" class="wrong" role="alert">{{ fault }}</p>
     <p v-if="errorAt('method')" class="wrong">{{ errorAt('method') }}</p>
   </section>
@@ -129,39 +121,25 @@ const faults = computed(() =>
 
 <style scoped>
 .method {
-  --wait-columns: 124px 96px minmax(80px, 1fr) minmax(80px, 1fr) 170px 30px;
   display: grid;
   gap: 6px;
-  justify-items: start;
 }
 
-.heads {
-  display: grid;
+header {
+  align-items: center;
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+}
+
+.deeds {
+  display: flex;
   gap: 6px;
-  grid-template-columns: var(--wait-columns);
-}
-
-@media (max-width: 1100px) {
-  .heads {
-    display: none;
-  }
-}
-
-.method > :deep(textarea),
-.heads,
-.waits {
-  width: 100%;
 }
 
 .cards {
   display: grid;
   gap: 12px 16px;
   grid-template-columns: repeat(auto-fill, minmax(168px, 1fr));
-  width: 100%;
-}
-
-.waits {
-  display: grid;
-  gap: 6px;
 }
 </style>

@@ -6,33 +6,44 @@ import type { Step } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
+import WaitFields from './WaitFields.vue'
 import { degrees } from '../kit/units'
 
 const props = defineProps<{
   step: Step
   place: number
+  /** The wait it ends with, in words. */
+  waits: string
+  last: boolean
   open: boolean
   disabled: boolean
   errorAt: (field: string) => string | undefined
 }>()
-const emit = defineEmits<{ change: [step: Step]; toggle: [] }>()
+const emit = defineEmits<{
+  change: [step: Step]
+  toggle: []
+  remove: []
+  move: [by: 1 | -1]
+}>()
 
 const WORDS = [
+  { field: 'text', label: 'What is done' },
   { field: 'stage', label: 'Called' },
   { field: 'tool', label: 'Tool' },
   { field: 'sign', label: 'Until' },
   { field: 'caution', label: 'Caution' },
 ] as const
 type Words = (typeof WORDS)[number]['field']
-const typed = ref<Record<Words, string>>({ stage: '', tool: '', sign: '', caution: '' })
+const typed = ref<Record<Words, string>>({ text: '', stage: '', tool: '', sign: '', caution: '' })
 watch(
   () => props.step,
-  ({ stage, tool, sign, caution }) => (typed.value = { stage, tool, sign, caution }),
+  ({ text, stage, tool, sign, caution }) => (typed.value = { text, stage, tool, sign, caution }),
   { immediate: true },
 )
 const set = (change: Partial<Step>) => emit('change', { ...props.step, ...change })
 function say(field: Words) {
   const said = typed.value[field].trim()
+  if (field === 'text' && !said) return
   if (said !== props.step[field]) set({ [field]: said })
 }
 const facts = computed(() => {
@@ -54,6 +65,9 @@ const facts = computed(() => {
     <p>{{ step.text }}</p>
     <p v-if="step.sign" class="quiet">until {{ step.sign }}</p>
     <p v-if="step.caution" class="caution">{{ step.caution }}</p>
+    <p v-if="step.wait" class="waits">
+      {{ waits }} <span v-if="step.wait.placed">once in place</span>
+    </p>
     <div v-if="open && !disabled" class="fields">
       <NumberField
         label="Temperature"
@@ -78,11 +92,26 @@ const facts = computed(() => {
         :key="field"
         v-model="typed[field]"
         :label="label"
-        :class="{ wide: field === 'sign' || field === 'caution' }"
+        :class="{ wide: field !== 'stage' && field !== 'tool' }"
         :error="errorAt(`method.${place}.${field}`)"
         @focusout="say(field)"
         @keydown.enter="say(field)"
       />
+      <WaitFields
+        class="wide"
+        :place="place"
+        :wait="step.wait ?? null"
+        @change="(wait) => set({ wait })"
+      />
+      <span class="wide deeds">
+        <button type="button" class="deed small" :disabled="!place" @click="emit('move', -1)">
+          Earlier
+        </button>
+        <button type="button" class="deed small" :disabled="last" @click="emit('move', 1)">
+          Later
+        </button>
+        <button type="button" class="deed small" @click="emit('remove')">Take the step out</button>
+      </span>
     </div>
   </li>
 </template>
@@ -115,6 +144,16 @@ li.open {
 .facts {
   color: var(--frost-text);
   white-space: nowrap;
+}
+
+.waits {
+  color: var(--frost-text);
+}
+
+.deeds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 
 .caution {

@@ -21,7 +21,7 @@ const emit = defineEmits<{
 const { create } = useWrites('ingredients')
 const reread = useReread()
 const id = useId()
-const field = ref<{ focus: () => void } | null>(null)
+const field = ref<{ $el: HTMLElement; focus: () => void } | null>(null)
 const text = ref('')
 const refusal = ref('')
 /** An empty formula waits for its first line. */
@@ -49,6 +49,12 @@ const walked = computed(() => {
 })
 const { picked, arrow } = usePicked(() => walked.value.length, -1)
 watch([text, open], () => (picked.value = -1))
+/** Near the foot of the screen what is offered stands above the field. */
+const isLow = computed(() => {
+  if (!text.value) return false
+  const foot = field.value?.$el.getBoundingClientRect().bottom ?? 0
+  return foot + 340 > window.innerHeight
+})
 const reading = computed(() => waiting.value.filter((one) => !one.read && !one.failed).length)
 
 function enter() {
@@ -140,7 +146,7 @@ function pasted(event: ClipboardEvent) {
       @keydown="arrow"
       @paste="pasted"
     />
-    <div v-if="text && offers.length" class="offers">
+    <div v-if="text && offers.length" :class="['offers', { above: isLow }]">
       <LineChoices
         :id="`${id}-offers`"
         :choices="offers"
@@ -199,6 +205,11 @@ function pasted(event: ClipboardEvent) {
   right: 0;
   top: 42px;
   z-index: 5;
+}
+
+.offers.above {
+  bottom: calc(100% - 4px);
+  top: auto;
 }
 
 .said {

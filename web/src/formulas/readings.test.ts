@@ -52,6 +52,7 @@ describe('the bar of a reading', () => {
 })
 
 const reading = (more: Partial<Reading> = {}): Reading => ({
+  waits: [],
   batch_g: 100,
   finished_g: 98,
   percents: [],

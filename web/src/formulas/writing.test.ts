@@ -1,7 +1,8 @@
 import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
-import type { FormulaEntry, Reading, ReadLine } from '../api/types'
+import type { FormulaEntry, Reading, ReadLine, Wait } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import { useWorking } from '../kit/working'
 import {
   choice,
@@ -259,6 +260,7 @@ const entry: FormulaEntry = {
   ],
 }
 const reading: Reading = {
+  waits: [],
   batch_g: 750,
   finished_g: 713,
   percents: [working('Milk on cream', 74.4, '%'), working('Cream on cream', 100, '%')],
@@ -360,6 +362,13 @@ describe('FormulaGrid', () => {
 })
 
 describe('FormulaTicket', () => {
+  beforeEach(() => {
+    for (const name of ['losses', 'scale', 'used']) {
+      localStorage.setItem(`fernbell.fold.${name}`, 'open')
+    }
+  })
+  afterEach(() => localStorage.clear())
+
   const ticket = (more = {}) =>
     mounted(FormulaTicket, {
       id: 'f-own',
@@ -421,8 +430,14 @@ describe('MethodEditor', () => {
   const editor = (
     steps: object[],
     errorAt: (field: string) => string | undefined = () => undefined,
-  ) => mounted(MethodEditor, { steps, disabled: false, errorAt })
+  ) => mounted(MethodEditor, { steps, waits: undefined, disabled: false, errorAt })
+  const press = (wrapper: ReturnType<typeof editor>, name: string) =>
+    wrapper
+      .findAll('button')
+      .find((one) => one.text() === name)
+      ?.trigger('click')
   async function write(wrapper: ReturnType<typeof editor>, text: string) {
+    await press(wrapper, 'Write it as text')
     await wrapper.get('textarea').setValue(text)
     await wrapper.get('textarea').trigger('blur')
   }
@@ -437,8 +452,10 @@ describe('MethodEditor', () => {
 
   it('saves nothing when nothing changed', async () => {
     const wrapper = editor([{ text: 'Boil.' }])
+    await press(wrapper, 'Write it as text')
     await wrapper.get('textarea').trigger('blur')
     expect(wrapper.emitted('change')).toBeUndefined()
+    expect(wrapper.find('textarea').exists()).toBe(false)
   })
 
   it('keeps a wait with its step when others come before it or its words change', async () => {
@@ -450,14 +467,41 @@ describe('MethodEditor', () => {
     expect(second?.[0]?.map((one) => one.wait)).toEqual([null, chill])
   })
 
-  it('ends the last step with a wait, and says which one is refused', async () => {
-    const wrapper = editor([{ text: 'Boil.' }, { text: 'Rest.' }], (field) =>
+  it('shows a step once, with its wait in words', () => {
+    const wrapper = mounted(MethodEditor, {
+      steps: [step('Boil.'), step('Rest.', { wait: chill as Wait })],
+      waits: ['', 'chill 1 h or longer'],
+      disabled: true,
+      errorAt: () => undefined,
+    })
+    expect(wrapper.findAll('li').map((one) => one.text())).toEqual([
+      expect.stringContaining('Boil.'),
+      expect.stringContaining('chill 1 h or longer'),
+    ])
+    expect(wrapper.text().match(/Rest\./g)).toHaveLength(1)
+  })
+
+  it('adds, moves and takes out a step', async () => {
+    const wrapper = editor([step('Boil.'), step('Rest.')])
+    const told = () =>
+      (wrapper.emitted('change')?.at(-1)?.[0] as { text: string }[]).map((one) => one.text)
+    await wrapper.findAll('li .head')[1]?.trigger('click')
+    await press(wrapper, 'Earlier')
+    expect(told()).toEqual(['Rest.', 'Boil.'])
+    await press(wrapper, 'Take the step out')
+    expect(told()).toHaveLength(1)
+    await press(wrapper, 'Add a step')
+    expect(told()).toEqual(['Boil.', 'Rest.', 'Next step.'])
+  })
+
+  it('ends a step with a wait, and says which one is refused', async () => {
+    const wrapper = editor([step('Boil.'), step('Rest.')], (field) =>
       field === 'method.1.wait.least_min' ? 'Least must be more than 0 min.' : undefined,
     )
-    const add = wrapper.findAll('button').find((one) => one.text() === 'Add a wait')
-    await add?.trigger('click')
+    await wrapper.findAll('li .head')[1]?.trigger('click')
+    wrapper.getComponent(ChoiceField).vm.$emit('change', 'chill')
     expect(wrapper.emitted('change')).toEqual([
-      [[{ text: 'Boil.' }, { text: 'Rest.', wait: chill }]],
+      [[step('Boil.'), step('Rest.', { wait: chill as Wait })]],
     ])
     expect(wrapper.text()).toContain('Step 2: Least must be more than 0 min.')
   })

@@ -16,6 +16,8 @@ const props = defineProps<{
   error?: string | undefined
   disabled?: boolean
   bare?: boolean
+  /** Without a frame until it has the focus: a cell of a table. */
+  plain?: boolean
 }>()
 const emit = defineEmits<{ commit: [value: number | null]; enter: [] }>()
 const id = useId()
@@ -66,7 +68,7 @@ function enter() {
 </script>
 
 <template>
-  <div class="field" :data-typing="text !== shown()">
+  <div :class="['field', { cell: plain }]" :data-typing="text !== shown()">
     <label :for="id" :class="bare ? 'unseen' : 'eyebrow'">{{ label }}</label>
     <Input
       :id="id"
@@ -94,6 +96,17 @@ function enter() {
 
 .field :deep(input) {
   font-weight: 600;
+}
+
+.cell :deep(.ant-input:not(:focus, .ant-input-status-error)),
+.cell :deep(.ant-input-affix-wrapper:not(.ant-input-affix-wrapper-focused)) {
+  background: none;
+  border-color: transparent;
+}
+
+.cell :deep(.ant-input) {
+  height: 32px;
+  padding-block: 2px;
 }
 
 .say {

@@ -11,6 +11,8 @@ interface Item {
 }
 const props = defineProps<{
   items: Item[]
+  /** The same under headings, for while nothing is looked for. */
+  groups?: { title: string; items: Item[] }[]
   room: string
   shelf: Shelf
   id?: string | undefined
@@ -32,7 +34,10 @@ const found = computed<Item[]>((before) =>
 )
 /** More than anybody scrolls through: a word finds the rest. */
 const MOST = 300
-const shown = computed(() => found.value.slice(0, MOST))
+const shown = computed(() => {
+  if (!query.value.trim() && props.groups) return props.groups
+  return [{ title: '', items: found.value.slice(0, MOST) }]
+})
 
 function make() {
   if (!making.value?.trim()) return
@@ -49,18 +54,6 @@ function make() {
       :aria-label="`Find ${oneOf}`"
       allow-clear
     />
-    <div v-if="$slots.above" class="above"><slot name="above" /></div>
-    <ul class="list rows">
-      <li v-for="one in shown" :key="one.id">
-        <RouterLink :to="`/${room}/${one.id}`" :class="['row', { chosen: one.id === id }]">
-          <slot name="item" :item="one">{{ one.name }}</slot>
-        </RouterLink>
-      </li>
-    </ul>
-    <p v-if="found.length > MOST" class="quiet">
-      and {{ found.length - MOST }} more: type a word of the name.
-    </p>
-    <p v-if="query && named && !found.length" class="quiet">No {{ noun }} of that name.</p>
     <form v-if="making !== null" class="new" @submit.prevent="make">
       <Input
         v-model:value="making"
@@ -70,10 +63,24 @@ function make() {
       />
       <button class="deed main" type="submit">Add</button>
     </form>
-    <button v-else-if="canMake" type="button" class="deed dashed" @click="making = query">
+    <button v-else-if="canMake" type="button" class="deed" @click="making = query">
       <slot name="make">Add a {{ noun }}</slot>
     </button>
-    <slot name="more" />
+    <div v-if="$slots.above" class="above"><slot name="above" /></div>
+    <template v-for="group in shown" :key="group.title">
+      <h3 v-if="group.title" class="eyebrow group">{{ group.title }}</h3>
+      <ul class="list rows">
+        <li v-for="one in group.items" :key="one.id">
+          <RouterLink :to="`/${room}/${one.id}`" :class="['row', { chosen: one.id === id }]">
+            <slot name="item" :item="one">{{ one.name }}</slot>
+          </RouterLink>
+        </li>
+      </ul>
+    </template>
+    <p v-if="!groups && found.length > MOST" class="quiet">
+      and {{ found.length - MOST }} more: type a word of the name.
+    </p>
+    <p v-if="query && named && !found.length" class="quiet">No {{ noun }} of that name.</p>
     <p v-if="error" class="wrong" role="alert">{{ error }}</p>
   </aside>
 </template>
@@ -88,6 +95,12 @@ aside {
 .above {
   display: grid;
   gap: 6px;
+}
+
+.group {
+  font-family: var(--face-text);
+  letter-spacing: 0;
+  margin: 6px 8px -6px;
 }
 
 .row {

@@ -8,6 +8,8 @@ import type { MoldShape } from '../api/types'
 import EmptyState from '../kit/EmptyState.vue'
 import { figure } from '../kit/format'
 import RowList from '../kit/RowList.vue'
+import SwitchRow from '../kit/SwitchRow.vue'
+import ZoneFrame from '../kit/ZoneFrame.vue'
 import { useSession } from '../shell/session'
 import MoldEditor from './MoldEditor.vue'
 import MoldOutline from './MoldOutline.vue'
@@ -28,6 +30,10 @@ const NEW: Record<MoldShape['kind'], MoldShape> = {
   frame: { kind: 'frame', length_mm: 300, width_mm: 200, height_mm: 45, corner_radius_mm: 0 },
 }
 const kind = ref<MoldShape['kind']>('ring')
+const KINDS: { value: MoldShape['kind']; label: string }[] = [
+  { value: 'ring', label: 'ring' },
+  { value: 'frame', label: 'frame' },
+]
 
 async function make(title: string) {
   try {
@@ -40,8 +46,8 @@ async function make(title: string) {
 </script>
 
 <template>
-  <div class="zones">
-    <div class="zone-shelf">
+  <ZoneFrame :shown="props.id" shelf="Shelf" board="Molds" ticket="The mold">
+    <template #shelf>
       <RowList
         :id="props.id"
         :items="rows"
@@ -54,14 +60,17 @@ async function make(title: string) {
       >
         <template #make>Add a mold</template>
       </RowList>
-      <fieldset v-if="mayWrite" class="kind">
-        <legend class="eyebrow">A new mold is a</legend>
-        <label v-for="one in ['ring', 'frame'] as const" :key="one">
-          <input v-model="kind" type="radio" name="kind" :value="one" /> {{ one }}
-        </label>
-      </fieldset>
-    </div>
-    <section class="zone-board" aria-label="Molds">
+      <SwitchRow
+        v-if="mayWrite"
+        class="kind"
+        label="A new mold is a"
+        :value="kind"
+        :choices="KINDS"
+        :disabled="false"
+        @change="(one) => (kind = one)"
+      />
+    </template>
+    <template #default>
       <h1>Molds</h1>
       <p v-if="rows.length" class="quiet">Seen from above, all to one scale.</p>
       <div class="wall">
@@ -81,21 +90,17 @@ async function make(title: string) {
         title="No mold yet"
         text="Add a ring or a frame and enter its inner measures; printed sizes are nominal, so measure it."
       />
-    </section>
-    <div class="zone-ticket">
+    </template>
+    <template #ticket>
       <MoldEditor v-if="props.id" :id="props.id" :key="props.id" :disabled="!mayWrite" />
       <p v-else class="slip quiet">Choose a mold to see what it holds.</p>
-    </div>
-  </div>
+    </template>
+  </ZoneFrame>
 </template>
 
 <style scoped>
 .kind {
-  border: 0;
-  display: flex;
-  gap: 12px;
-  margin: 12px 0 0;
-  padding: 0;
+  margin-top: 12px;
 }
 
 .mold svg {

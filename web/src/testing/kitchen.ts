@@ -43,6 +43,9 @@ export const formula = (id: string, name: string, kind = 'mousse'): FormulaBrief
   kind,
   flavor: 'barley',
   does: 'fill',
+  batch_g: 500,
+  desserts: [],
+  within: false,
 })
 
 /** An ingredient as it stands alone; it serves as one of the list too. */
