@@ -143,7 +143,7 @@ def mousse(page: Page) -> None:
 def pantry(page: Page) -> None:
     """An ingredient open."""
     page.get_by_role("link", name="Pantry").click()
-    page.get_by_label("Find in the pantry").fill("couverture")
+    page.get_by_label("Find an ingredient").fill("heavy cream")
     page.get_by_role("row", name="Couverture, milk 38 %").get_by_role("link").click()
     page.get_by_label("Melt to").wait_for()
 

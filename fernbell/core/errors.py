@@ -1,5 +1,8 @@
 """Refusals: input for which any number would be meaningless."""
 
+from collections.abc import Callable
+from dataclasses import dataclass
+
 _UNITS = {
     "g_ml": "g/ml",
     "percent": "%",
@@ -25,6 +28,14 @@ def _name_and_unit(field: str) -> tuple[str, str]:
 def _said(number: float) -> str:
     """A number for a person: thousands apart, never as a power of ten."""
     return f"{number:,.7g}".replace(",", " ") if 1e-4 <= abs(number) < 1e15 else f"{number:g}"
+
+
+def _inches(length_mm: float) -> str:
+    return _said(round(length_mm / 25.4, 2))
+
+
+def _fahrenheit(temperature_c: float) -> str:
+    return _said(round(temperature_c * 1.8 + 32, 1))
 
 
 def field_words(field: str) -> str:
@@ -65,15 +76,47 @@ class Lacking(CoreError):
         return self.allowed
 
 
+@dataclass(frozen=True, slots=True)
+class Limits:
+    """Where a number has to lie; `open_least` says that the least itself is too little."""
+
+    least: float
+    most: float
+    open_least: bool = False
+
+    def words(self, said: Callable[[float], str]) -> str:
+        """'at least 5 and at most 300', each number as `said` writes it."""
+        word = "more than" if self.open_least else "at least"
+        return f"{word} {said(self.least)} and at most {said(self.most)}"
+
+
 class OutOfRange(CoreError):
-    """A number outside the range in which the relation holds."""
+    """A number outside the range in which a relation holds; `limits` where both ends are known."""
+
+    def __init__(
+        self, field: str, value: object, allowed: str, limits: Limits | None = None
+    ) -> None:
+        self.limits = limits
+        super().__init__(field, value, allowed)
 
     def sentence(self) -> str:
         """What went wrong, for a person; the unit is the one the field's name ends in."""
         _, unit = _name_and_unit(self.field)
+        return self._in(self.allowed, _said, unit)
+
+    def sentence_for(self, *, inches: bool, fahrenheit: bool) -> str:
+        """The same for a person who reads inches or °F."""
+        _, unit = _name_and_unit(self.field)
+        if self.limits and unit == "mm" and inches:
+            return self._in(self.limits.words(_inches), _inches, "in")
+        if self.limits and unit == "°C" and fahrenheit:
+            return self._in(self.limits.words(_fahrenheit), _fahrenheit, "°F")
+        return self.sentence()
+
+    def _in(self, allowed: str, said: Callable[[float], str], unit: str) -> str:
+        value = said(self.value) if isinstance(self.value, int | float) else self.value
         unit = f" {unit}" if unit else ""
-        value = _said(self.value) if isinstance(self.value, float) else self.value
-        return f"{field_words(self.field)} must be {self.allowed}{unit}, not {value}."
+        return f"{field_words(self.field)} must be {allowed}{unit}, not {value}."
 
 
 class UnknownUnit(CoreError):
@@ -198,5 +241,5 @@ def check_range(
     above = value > least if open_least else value >= least
     if above and value <= most:
         return value
-    word = "more than" if open_least else "at least"
-    raise OutOfRange(field, value, f"{word} {_said(least)} and at most {_said(most)}")
+    limits = Limits(least, most, open_least)
+    raise OutOfRange(field, value, limits.words(_said), limits)

@@ -7,6 +7,7 @@ from django.http import HttpRequest
 from ninja import Query, Router, Schema
 from pydantic import StringConstraints
 
+from fernbell.core.measures import read_measure
 from fernbell.core.pantry.naming import called
 from fernbell.server import names
 from fernbell.server.kitchens.models import Member
@@ -27,6 +28,23 @@ class FoundName(Schema):
     name: str
     is_formula: bool
     called: str
+
+
+Unit = Annotated[str, StringConstraints(max_length=12)]
+
+
+class TypedMeasure(Entry):
+    """What was typed into a field, the unit it is kept in, the one a bare number is meant in."""
+
+    text: Annotated[str, StringConstraints(max_length=60)]
+    kept: Unit
+    shown: Unit
+
+
+class ReadMeasure(Schema):
+    """A value in the unit it is kept in."""
+
+    value: float
 
 
 class UsualIn(Entry):
@@ -63,6 +81,13 @@ def find_names(
         }
         for one in (*found.certain, *found.likely)[:limit]
     ]
+
+
+@router.post("/measure", response=ReadMeasure, operation_id="read_measure")
+def read_typed_measure(request: HttpRequest, data: TypedMeasure) -> Any:
+    """The value of a measure as it was typed into a field; nothing is changed."""
+    require(request.auth, Act.READ)
+    return {"value": read_measure(data.text, data.kept, data.shown)}
 
 
 @router.get("/usual", response=list[UsualOut], operation_id="list_usual")

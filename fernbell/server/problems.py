@@ -16,7 +16,7 @@ from ninja.errors import (
 from ninja.errors import ValidationError as RequestInvalid
 from pydantic import ValidationError
 
-from fernbell.core.errors import CoreError, field_words
+from fernbell.core.errors import CoreError, OutOfRange, field_words
 
 log = logging.getLogger(__name__)
 
@@ -116,20 +116,32 @@ _BOUNDS = {
 }
 
 
-def field_errors(error: ValidationError) -> list[dict[str, str]]:
-    """Field and message of each fault pydantic found; core's refusals name their own field."""
+def field_errors(error: ValidationError) -> list[dict[str, Any]]:
+    """Field and message of each fault pydantic found; core's refusals come as they are."""
     return [_field_error(one) for one in error.errors(include_url=False)]
 
 
-def _field_error(one: Any) -> dict[str, str]:
+def _field_error(one: Any) -> dict[str, Any]:
     place = [str(step) for step in one["loc"] if step not in _NO_FIELD]
     cause = one.get("ctx", {}).get("error")
     if isinstance(cause, CoreError):
-        return {"field": ".".join([*place, cause.field]), "message": cause.sentence()}
+        return {"field": ".".join([*place, cause.field]), "cause": cause}
     name = field_words(place[-1]) if place else "The entry"
     words = _WORDS.get(one["type"]) or _bound_words(one)
     message = f"{name} {words}." if words else f"{name}: {one['msg']}."
     return {"field": ".".join(place), "message": message}
+
+
+def _message(fault: dict[str, Any], request: HttpRequest) -> str:
+    return _sentence(fault["cause"], request) if "cause" in fault else fault["message"]
+
+
+def _sentence(error: CoreError, request: HttpRequest) -> str:
+    """A refusal in the units the person reads."""
+    member = getattr(request, "auth", None)
+    if isinstance(error, OutOfRange) and hasattr(member, "inches"):
+        return error.sentence_for(inches=member.inches, fahrenheit=member.fahrenheit)
+    return error.sentence()
 
 
 def _bound_words(one: Any) -> str | None:
@@ -163,13 +175,16 @@ def answer_problems(api: NinjaAPI) -> None:
 
     @api.exception_handler(CoreError)
     def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
-        errors = [{"field": error.field, "message": error.sentence()}]
-        return problem(422, Invalid.title, error.sentence(), errors)
+        said = _sentence(error, request)
+        return problem(422, Invalid.title, said, [{"field": error.field, "message": said}])
 
     @api.exception_handler(RequestInvalid)
     def _invalid(request: HttpRequest, error: RequestInvalid) -> HttpResponse:
-        detail = " ".join(fault["message"] for fault in error.errors[:3])
-        return problem(422, Invalid.title, detail, error.errors)
+        errors = [
+            {"field": fault["field"], "message": _message(fault, request)} for fault in error.errors
+        ]
+        detail = " ".join(fault["message"] for fault in errors[:3])
+        return problem(422, Invalid.title, detail, errors)
 
     @api.exception_handler(AuthenticationError)
     def _who(request: HttpRequest, error: AuthenticationError) -> HttpResponse:

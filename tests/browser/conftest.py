@@ -78,8 +78,18 @@ def settle(page: Page, under_way: set[Request]) -> None:
     raise AssertionError(f"requests never ended: {[one.url for one in under_way]}")
 
 
+UNFOLDED = ("reading.does", "reading.contains", "reading.costs", "losses", "scale", "used")
+
+
+def unfold(page: Page) -> None:
+    """All that the ticket of a formula folds away is open from now on."""
+    opened = "".join(f"localStorage.setItem('fernbell.fold.{one}', 'open');" for one in UNFOLDED)
+    page.add_init_script(opened)
+
+
 def come_in(page: Page, site: str, name: str = "Ottilie Marsh") -> None:
-    """Sign in as a demo person, with one click."""
+    """Sign in as a demo person, with one click; nothing is folded away."""
+    unfold(page)
     page.goto(site)
     page.get_by_role("button", name=name).click()
     expect(page.get_by_role("navigation", name="Rooms")).to_be_visible()

@@ -46,7 +46,9 @@ def test_a_slip_in_a_measure_stays_in_the_line(page: Page, demo: str) -> None:
     typed = page.get_by_role("combobox", name=re.compile("Type a line"))
     typed.fill("2 cupps of milk")
     typed.press("Enter")
-    expect(page.locator(".said")).to_contain_text("such as 'cups'")
+    question = page.get_by_role("group", name="About ‘2 cupps of milk’")
+    expect(question).to_contain_text("such as 'cups'")
+    question.get_by_role("button", name="Write it otherwise").click()
     expect(typed).to_have_value("2 cupps of milk")
 
 
@@ -90,7 +92,7 @@ def test_what_cooks_off_follows_the_thermometer(page: Page, demo: str) -> None:
     open_formula(page, demo, "Amber caramel")
     what = page.get_by_role("region", name="What it is")
     expect(what.get_by_label("Cooked to")).to_have_value("106")
-    page.get_by_role("region", name="What is in it").get_by_title(
+    page.get_by_role("region", name="What is in 100 g").get_by_title(
         re.compile("How Water in Amber caramel")
     ).click()
     close_dialog(page)
@@ -116,14 +118,16 @@ def test_a_person_reads_in_fahrenheit_and_us_cups(page: Page, demo: str) -> None
 def test_an_ingredient_is_found_by_any_word_and_says_what_uses_it(page: Page, demo: str) -> None:
     come_in(page, demo)
     page.get_by_role("link", name="Pantry").click()
-    page.get_by_label("Find in the pantry").fill("70 dark")
-    page.get_by_role("row", name="Couverture, dark 70 %").get_by_role("link").click()
+    shelf = page.get_by_role("complementary")
+    page.get_by_label("Find an ingredient").fill("70 dark")
+    shelf.get_by_role("link", name="Couverture, dark 70 %").click()
     slip = page.get_by_role("region", name="Ingredient")
     expect(slip.get_by_label("Melt to")).to_have_value("48")
-    page.get_by_label("Find in the pantry").fill("acacia")
-    page.get_by_role("row", name="Honey, acacia").get_by_role("link").click()
-    expect(slip).to_contain_text("Used in")
-    expect(slip).to_contain_text("Honeycomb, Yogurt mousse")
+    page.get_by_label("Find an ingredient").fill("runny honey")
+    shelf.get_by_role("link", name="Honey, acacia").click()
+    ticket = page.get_by_role("region", name="What it is")
+    expect(ticket).to_contain_text("Used in")
+    expect(ticket).to_contain_text("Honeycomb, Yogurt mousse")
     enter(page, "costs from today", "18.5")
     expect(slip).to_contain_text("15.5 since 2026-01-01")
     enter(page, "Sucrose", "140")

@@ -182,3 +182,20 @@ def test_two_parts_that_fill_the_rest(shelves: Shelves) -> None:
     answer = post(shelves.client, "/api/desserts", entry)
     assert answer.status_code == 422
     assert answer.json()["errors"][0]["field"] == "parts"
+
+
+def test_a_refusal_speaks_the_units_the_person_reads(
+    chef: Member, as_member: Callable[[Member], Client]
+) -> None:
+    client = as_member(chef)
+    shape = {"kind": "ring", "diameter_mm": 5000, "height_mm": 45}
+
+    def message() -> str:
+        answer = post(client, "/api/molds", {"name": "Huge", "shape": shape})
+        return answer.json()["errors"][0]["message"]
+
+    assert "at most 1 000 mm, not 5 000" in message()
+    mine = {"measures": "US", "fahrenheit": True, "inches": True}
+    put(client, "/api/members/me/preferences", mine)
+    # 1000 mm / 25.4 = 39.37 in; 5000 / 25.4 = 196.85.
+    assert "at most 39.37 in, not 196.85" in message()

@@ -25,7 +25,7 @@ FOR_VISITORS = {
 }
 READING = {
     *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
-    *("read_line", "read_list", "read_pantry_list"),
+    *("read_line", "read_list", "read_pantry_list", "read_measure"),
     *("what_if_formula", "turn_formula", "fit_formula", "swap_formula", "other_chocolates"),
     *("propose_formula", "weigh_dessert_swap"),
     "prefer",  # what a person changes of these is only their own
@@ -90,6 +90,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
         "propose_formula": {"job": "ganache.slice"},
         "read_line": {"text": "10 g cream"},
         "set_usual": {"word": "cream", "ingredient": shelves.ingredient["id"]},
+        "read_measure": {"text": '1/2"', "kept": "mm", "shown": "mm"},
         "remember_name": {"name": "heavy cream"},
         "read_list": {"text": "10 g cream"},
         "read_pantry_list": {"text": "Cream"},

@@ -9,7 +9,14 @@ from fernbell.core.desserts.measure import PartResult
 from fernbell.core.desserts.parts import Dessert, Insert
 from fernbell.core.desserts.practice import is_short
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.formulas import FormulaReading, Sheet
+from fernbell.core.formulas import (
+    FITS,
+    USUAL_DENSITY,
+    FormulaReading,
+    Sheet,
+    lacks_air,
+    usual_rule,
+)
 from fernbell.core.molds import clearance
 from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, MASS_BALANCE, Working, figure_text
 
@@ -50,6 +57,7 @@ def judge(
         *_coats(layout, parts, count, others_g),
         *_bands(layout, names),
         *_formulas(parts, readings),
+        *_misfits(dessert, parts, readings),
         *_portion(portion, portions),
     )
 
@@ -293,7 +301,7 @@ def _formulas(
                 part=first_use.get(key),
                 formula=key,
             )
-        elif any(line.mass_g == 0 for line in lines):
+        elif any(line.mass_g == 0 and not line.note for line in lines):
             yield Finding(
                 code="zero-line",
                 severity=Severity.CAUTION,
@@ -305,6 +313,7 @@ def _formulas(
                 formula=key,
             )
     yield from _densities(parts, readings)
+    yield from _airs(parts, readings)
 
 
 def _densities(
@@ -326,6 +335,49 @@ def _densities(
             why=f"Unknown: {missing}. Volume turns into grams only through density.",
             remedy="Weigh a level cup of it and enter grams per millilitre on the formula, "
             "or enter the ingredient's density.",
+            source=COMMON_PRACTICE,
+            part=part.part,
+            formula=part.formula,
+        )
+
+
+def _airs(
+    parts: tuple[PartResult, ...], readings: Mapping[str, FormulaReading]
+) -> Iterator[Finding]:
+    """Sponges, mousses and meringues measured by volume whose air nobody said."""
+    for key in dict.fromkeys(part.formula for part in parts if part.volume is not None):
+        formula = readings[key].formula
+        if not lacks_air(formula, lambda nested: readings[nested].formula):
+            continue
+        usual = USUAL_DENSITY[formula.kind]
+        yield Finding(
+            code="air-unknown",
+            severity=Severity.CAUTION,
+            message=f"{formula.name} is counted without its air.",
+            why=f"A {formula.kind} is mostly air: without it two to three times as much is weighed "
+            "as the dessert takes.",
+            remedy=f"Open it and weigh a level cup, or take {usual:g} g/ml.",
+            source=COMMON_PRACTICE,
+            part=next(part.part for part in parts if part.formula == key),
+            formula=key,
+        )
+
+
+def _misfits(
+    dessert: Dessert, parts: tuple[PartResult, ...], readings: Mapping[str, FormulaReading]
+) -> Iterator[Finding]:
+    """Formulas of a kind that does not do what the part is to do."""
+    rules = {part.key: part.rule for part in dessert.parts}
+    for part in parts:
+        formula, rule = readings[part.formula].formula, rules.get(part.part, "")
+        if not formula.kind or rule in FITS.get(formula.kind, (rule,)):
+            continue
+        yield Finding(
+            code="kind-job",
+            severity=Severity.NOTE,
+            message=f"{formula.name} is a {formula.kind}; here it is to be a {rule}.",
+            why=f"A {formula.kind} usually serves as {usual_rule(formula.kind)}.",
+            remedy="Change what the part does, take another formula, or say its kind otherwise.",
             source=COMMON_PRACTICE,
             part=part.part,
             formula=part.formula,

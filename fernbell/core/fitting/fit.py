@@ -20,9 +20,7 @@ from fernbell.core.formulas import Formula, Line, Lines, Mix
 from fernbell.core.measures import round_to_scale
 from fernbell.core.working import figure_text
 
-FIT_SOURCE = (
-    "least sum of relative changes of the lines, by linear programs one after the other (HiGHS)"
-)
+FIT_SOURCE = "least sum of relative changes of the lines, by linear programs one after the other"
 
 
 @dataclass(frozen=True, slots=True)

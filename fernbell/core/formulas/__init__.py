@@ -1,6 +1,7 @@
 """Formulas: lines, percentages, losses, air, scaling and the sheets they end up on."""
 
 from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
+from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import (
     USUAL_LOSSES,
     USUAL_SIGNS,
@@ -22,8 +23,9 @@ from fernbell.core.formulas.eggs import EggAccount, Leftover, egg_account, whole
 from fernbell.core.formulas.figures import FIGURES, Figure, Lines, Mix, ratio
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
-from fernbell.core.formulas.kinds import usual_kind, usual_rule
+from fernbell.core.formulas.kinds import FITS, usual_kind, usual_rule
 from fernbell.core.formulas.labels import Declared
+from fernbell.core.formulas.looks import color_of, flavor_by
 from fernbell.core.formulas.mending import Mend
 from fernbell.core.formulas.method import Step, Wait, WaitKind, wait_words
 from fernbell.core.formulas.readings import (
@@ -52,8 +54,10 @@ from fernbell.core.formulas.windows import windows_of
 
 __all__ = [
     "FIGURES",
+    "FITS",
     "FORMULA_STEP_G",
     "GROUPS",
+    "USUAL_DENSITY",
     "USUAL_LOSSES",
     "USUAL_SIGNS",
     "Body",
@@ -95,6 +99,7 @@ __all__ = [
     "brought_by",
     "building_order",
     "characterize",
+    "color_of",
     "compare",
     "compose",
     "content",
@@ -104,7 +109,9 @@ __all__ = [
     "factor_to_mass",
     "factor_to_volume",
     "finished_share",
+    "flavor_by",
     "fold",
+    "lacks_air",
     "line_working",
     "overrun_percent",
     "percent_workings",

@@ -18,6 +18,7 @@ class Line:
 
     `stage` names the step it goes in at ('boil', 'fold'); `strained` says that it is taken out
     again, like the leaves of an infusion: it is weighed and paid for, and does not arrive.
+    `note` is what else is said of it, such as 'to taste': then it need not weigh anything.
     """
 
     key: str
@@ -27,6 +28,7 @@ class Line:
     overrun_percent: float = 0.0
     stage: str = ""
     strained: bool = False
+    note: str = ""
 
     def __post_init__(self) -> None:
         check_range("mass_g", self.mass_g)
@@ -104,7 +106,7 @@ class Formula:
     `base_lines` are the lines percentages refer to together, such as all of the chocolate or
     all of the flour (none: the whole). A density from a weighed
     cup replaces the computed one; `waits` are those of its method; `whole_eggs` asks for sheets
-    with eggs that need not be weighed.
+    with eggs that need not be weighed. `kind` is what it is, such as 'mousse'.
     """
 
     key: str
@@ -116,6 +118,7 @@ class Formula:
     measured_density_g_ml: float | None = None
     waits: tuple[Wait, ...] = ()
     whole_eggs: bool = False
+    kind: str = ""
 
     def __post_init__(self) -> None:
         check_range("gas_kept", self.gas_kept, most=1)

@@ -4,6 +4,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from fernbell.core.findings import Finding, Severity
+from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import Book, Formula
 from fernbell.core.formulas.composition import Composition, gather
 from fernbell.core.formulas.gauge import Gauge, Verdict
@@ -59,6 +60,7 @@ def judge_formula(
     """
     return (
         *_windows(book, formula, gauges, made, altitude_m),
+        *_air(book, formula),
         *_cooking(formula, made[formula.key]),
         *_chocolates(book, formula, kind),
         *_raw_egg(book, formula, kind, tuple(steps)),
@@ -99,6 +101,26 @@ def _windows(
 def _by_several(gauge: Gauge, *, below: bool) -> str:
     more = "Raise" if below else "Lower"
     return f"{more} the {gauge.name.lower()} by several lines: one alone does not bring it back."
+
+
+def _air(book: Book, formula: Formula) -> Iterator[Judged]:
+    if not lacks_air(formula, book.formula):
+        return
+    usual = USUAL_DENSITY[formula.kind]
+    yield Judged(
+        Finding(
+            code="air-unknown",
+            severity=Severity.CAUTION,
+            message=f"How much air is in this {formula.kind}?",
+            why="Its volume is counted without air: a dessert would take two to three times as "
+            "much of it.",
+            remedy="Weigh a level cup of it and enter the density under ‘Losses and air’, or write "
+            "the air beaten into a line.",
+            source=f"a cup weighed; {usual:g} g/ml is {COMMON_PRACTICE}",
+            formula=formula.key,
+        ),
+        Mend(f"Take {usual:g} g/ml", measured_density_g_ml=usual),
+    )
 
 
 def _cooking(formula: Formula, own: Composition) -> Iterator[Judged]:

@@ -1,5 +1,7 @@
 """Kinds of formulas, and what each usually does in a dessert."""
 
+from collections.abc import Mapping
+
 USUAL_RULE = {
     "crumble": "base",
     "paste": "base",
@@ -16,6 +18,24 @@ USUAL_RULE = {
     "crisp": "garnish",
 }
 """Common practice; the chef says otherwise."""
+
+
+FITS: Mapping[str, tuple[str, ...]] = {
+    "crumble": ("base", "insert", "garnish"),
+    "paste": ("base", "insert", "garnish"),
+    "sponge": ("base", "insert", "band", "garnish"),
+    "mousse": ("fill", "insert", "garnish"),
+    "meringue": ("garnish", "base", "insert", "fill"),
+    "cream": ("insert", "fill", "garnish", "coat"),
+    "ganache": ("insert", "fill", "coat", "garnish"),
+    "custard": ("insert", "fill", "garnish"),
+    "fruit": ("insert", "fill", "coat", "garnish"),
+    "caramel": ("insert", "fill", "coat", "garnish"),
+    "glaze": ("coat", "insert", "garnish"),
+    "chocolate": ("band", "coat", "garnish", "base", "insert"),
+    "crisp": ("garnish", "base", "insert"),
+}
+"""What each kind can do in a dessert at all; common practice. Other kinds do anything."""
 
 
 def usual_rule(kind: str) -> str:

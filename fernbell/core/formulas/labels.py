@@ -122,7 +122,7 @@ def _cost(book: Book, reading: FormulaReading, made: Mapping[str, Gauge], curren
         value=value,
         unit=f"{currency} in 100 g".strip(),
         given=(Given("the batch", whole, currency), Given("finished", reading.finished_g, "g")),
-        rule="cost of the batch / what arrives of it",
+        rule="cost of the batch / what is finished of it",
         arithmetic=f"100 × {whole:.2f} / {figure_text(reading.finished_g)} = {value:.2f}",
         source=MASS_BALANCE + "; prices are the pantry's",
         steps=(batch, reading.finished_working),

@@ -47,13 +47,14 @@ _BY_COOKING = ("water", "solids")
 
 @dataclass(frozen=True, slots=True)
 class Mend:
-    """A change that can be applied: a line's new grams, or how far the formula is cooked."""
+    """A change that can be applied: a line's grams, how far it is cooked, what a cup weighs."""
 
     says: str
     line: str | None = None
     mass_g: float | None = None
     cooking_percent: float | None = None
     cooked_to: CookedTo | None = None
+    measured_density_g_ml: float | None = None
 
 
 Made = Mapping[str, Composition]

@@ -1,6 +1,7 @@
 """Units, kitchen measures and rounding to a scale."""
 
 from fernbell.core.measures.amounts import CONTAINERS, STATES, Amount, holds_amount, read_amount
+from fernbell.core.measures.fields import read_measure
 from fernbell.core.measures.kitchen import (
     MEANS,
     METRIC_PINTS,
@@ -47,6 +48,7 @@ __all__ = [
     "ordered",
     "read_amount",
     "read_list",
+    "read_measure",
     "round_to_scale",
     "singular",
     "words_of",

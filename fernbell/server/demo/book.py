@@ -36,4 +36,5 @@ def _formula(one: DemoFormula) -> Formula:
         measured_density_g_ml=one.measured_density_g_ml,
         waits=tuple(step.wait for step in one.method if step.wait),
         whole_eggs=one.whole_eggs,
+        kind=one.kind,
     )

@@ -7,7 +7,7 @@ from django.db.models import Exists, OuterRef, Prefetch, QuerySet, Subquery, Sum
 from django.http import HttpRequest
 
 from fernbell.core.errors import FormulaCircle
-from fernbell.core.formulas import Book, refuse_circle, usual_kind
+from fernbell.core.formulas import Book, color_of, flavor_by, refuse_circle, usual_kind
 from fernbell.server.formulas import assemble, entering
 from fernbell.server.formulas.entering import PastedLine
 from fernbell.server.formulas.models import Formula, FormulaLine
@@ -28,6 +28,7 @@ from fernbell.server.kitchens.models import Member, Row
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.shelf import shelf
 from fernbell.server.names import ReadLine
+from fernbell.server.pantry.assemble import as_core
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.problems import Invalid
 
@@ -44,6 +45,7 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     row.method = [step.model_dump(mode="json") for step in data.method if step.text]
     row.whole_eggs = data.whole_eggs
     row.job = data.job
+    row.color = color_by(member, data.lines)
     row.save()
     row.lines.all().delete()
     FormulaLine.objects.bulk_create(
@@ -52,6 +54,16 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     if any(line.formula for line in data.lines):
         key = str(row.pk)
         refuse_circle(assemble.book_for(row.kitchen_id, [key]), key)
+
+
+def color_by(member: Member, lines: list[LineIn]) -> str:
+    """The color of what the lines are mostly made of."""
+    of = {line.ingredient for line in lines} - {None}
+    own = {row.pk: color_of(as_core(row)) for row in rows(member, Ingredient).filter(pk__in=of)}
+    nested = rows(member, Formula).filter(pk__in={line.formula for line in lines} - {None})
+    own |= {row.pk: (row.flavor or row.color, 1.0) for row in nested}
+    shown = ((*own.get(line.ingredient or line.formula, ("", 0.0)), line.mass_g) for line in lines)
+    return flavor_by(shown)
 
 
 def _line(row: Formula, place: int, line: LineIn) -> FormulaLine:

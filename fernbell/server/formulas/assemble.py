@@ -71,8 +71,8 @@ WITH RECURSIVE needed(id) AS (
     ) AS made_up
 )
 SELECT f.id::text, f.name, f.base_lines, f.losses, f.gas_kept, f.measured_density_g_ml,
-       f.whole_eggs, jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
-       l.key, l.mass_g, l.overrun_percent, l.stage, l.strained, l.nested_id::text,
+       f.whole_eggs, f.kind, jsonb_path_query_array(f.method, '$[*].wait ? (@ != null)'),
+       l.key, l.mass_g, l.overrun_percent, l.stage, l.strained, l.note, l.nested_id::text,
        i.id::text, i.name, i.density_g_ml, i.cup_density_g_ml, i.weigh_step_g, i.pieces, i.egg,
        CASE WHEN asked.made_up THEN i.make_up END, k.altitude_m,
        CASE WHEN %s THEN i.states END, CASE WHEN %s THEN i.allergens END,
@@ -85,7 +85,7 @@ LEFT JOIN formulas_formulaline l ON l.formula_id = f.id
 LEFT JOIN pantry_ingredient i ON i.id = l.ingredient_id
 ORDER BY f.id, l.position
 """
-_LINE, _INGREDIENT, _ALTITUDE = 8, 14, 22
+_LINE, _INGREDIENT, _ALTITUDE = 9, 16, 24
 
 
 def book_for(kitchen: UUID, formulas: Iterable[str], *, whole: bool = False) -> Book:
@@ -107,8 +107,8 @@ def book_for(kitchen: UUID, formulas: Iterable[str], *, whole: bool = False) -> 
         heads[key] = row
         own = lines.setdefault(key, [])
         if row[_LINE] is not None:
-            line_key, mass, overrun, stage, strained, nested = row[_LINE:_INGREDIENT]
-            own.append(Line(line_key, mass, ingredient, nested, overrun, stage, strained))
+            line_key, mass, overrun, stage, strained, note, nested = row[_LINE:_INGREDIENT]
+            own.append(Line(line_key, mass, ingredient, nested, overrun, stage, strained, note))
         if ingredient is not None and ingredient not in ingredients:
             ingredients[ingredient] = _ingredient(row[_INGREDIENT:])
     book = Book(
@@ -139,7 +139,7 @@ def _make_up(text: str | None) -> MakeUp | None:
 
 
 def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
-    key, name, base, losses, gas_kept, measured, whole_eggs, waits = head[:_LINE]
+    key, name, base, losses, gas_kept, measured, whole_eggs, kind, waits = head[:_LINE]
     return Formula(
         *(
             key,
@@ -152,6 +152,7 @@ def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
         ),
         waits=tuple(_wait(**one) for one in json.loads(waits)),
         whole_eggs=whole_eggs,
+        kind=kind,
     )
 
 
@@ -207,6 +208,7 @@ def drafted(member: Member, then: dict[str, Any]) -> tuple[Book, Formula, Charac
             one["overrun_percent"],
             one.get("stage", ""),
             one.get("strained", False),
+            one.get("note", ""),
         )
         for one in then["lines"]
     )
@@ -217,6 +219,7 @@ def drafted(member: Member, then: dict[str, Any]) -> tuple[Book, Formula, Charac
         gas_kept=then["gas_kept"],
         whole_eggs=then.get("whole_eggs", False),
         measured_density_g_ml=then["measured_density_g_ml"],
+        kind=then["kind"],
     )
     known = {one.key: one for one in (*nested.ingredients, *map(as_core, own))}
     book = settled(

@@ -11,11 +11,13 @@ from fernbell.server.pantry.models import Ingredient
 class Formula(Row):
     """A formula of the kitchen; `base_lines` are keys of the lines percentages refer to.
 
+    `flavor` is the color chosen for it; `color` the one of what it is mostly made of.
     `job` is what it is set for, such as 'ganache.slice'; nothing where that is not said.
     """
 
     kind = models.CharField(max_length=40, blank=True)
     flavor = models.CharField(max_length=40, blank=True)
+    color = models.CharField(max_length=40, blank=True)
     base_lines = models.JSONField(default=list)
     losses = models.JSONField(default=dict)
     gas_kept = models.FloatField(default=0.8)

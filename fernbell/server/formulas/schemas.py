@@ -138,10 +138,14 @@ class LineOut(Schema):
 
 
 class FormulaHead(RowOut):
-    """What every formula shows; `does` is what its kind usually does in a dessert."""
+    """What every formula shows; `does` is what its kind usually does in a dessert.
+
+    `flavor` is the color chosen for it, `color` that of what it is mostly made of.
+    """
 
     kind: str
     flavor: str
+    color: str
     does: str
 
     @staticmethod

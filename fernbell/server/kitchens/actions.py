@@ -182,7 +182,8 @@ def _write(member: Member, kind: Kind, row: Row, data: Any) -> None:
     except IntegrityError as error:
         if "name_once" not in str(error):
             raise
-        message = f"There is already a {kind.name} named {data.name}."
+        article = "an" if kind.name[0] in "aeiou" else "a"
+        message = f"There is already {article} {kind.name} named {data.name}."
         raise Invalid.field("name", message) from error
 
 

@@ -1136,6 +1136,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/names/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Typed Measure
+         * @description The value of a measure as it was typed into a field; nothing is changed.
+         */
+        post: operations["read_measure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/names/usual": {
         parameters: {
             query?: never;
@@ -2121,6 +2141,8 @@ export interface components {
             changed_at: string;
             /** Changed By */
             changed_by: string | null;
+            /** Color */
+            color: string;
             /** Desserts */
             desserts: string[];
             /** Does */
@@ -2221,6 +2243,8 @@ export interface components {
             changed_at: string;
             /** Changed By */
             changed_by: string | null;
+            /** Color */
+            color: string;
             /** Does */
             does: string;
             /** Flavor */
@@ -2989,7 +3013,7 @@ export interface components {
         };
         /**
          * Mend
-         * @description A change that can be applied: a line's new grams, or how far the formula is cooked.
+         * @description A change that can be applied: a line's grams, how far it is cooked, what a cup weighs.
          */
         Mend: {
             cooked_to?: components["schemas"]["CookedTo"] | null;
@@ -2999,6 +3023,8 @@ export interface components {
             line?: string | null;
             /** Mass G */
             mass_g?: number | null;
+            /** Measured Density G Ml */
+            measured_density_g_ml?: number | null;
             /** Says */
             says: string;
         };
@@ -3425,6 +3451,14 @@ export interface components {
             text: string;
             /** Weighs G */
             weighs_g: number | null;
+        };
+        /**
+         * ReadMeasure
+         * @description A value in the unit it is kept in.
+         */
+        ReadMeasure: {
+            /** Value */
+            value: number;
         };
         /**
          * ReadingOut
@@ -4214,6 +4248,18 @@ export interface components {
             text: string;
             /** Within */
             within?: string | null;
+        };
+        /**
+         * TypedMeasure
+         * @description What was typed into a field, the unit it is kept in, the one a bare number is meant in.
+         */
+        TypedMeasure: {
+            /** Kept */
+            kept: string;
+            /** Shown */
+            shown: string;
+            /** Text */
+            text: string;
         };
         /**
          * Until
@@ -6107,6 +6153,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoundName"][];
+                };
+            };
+        };
+    };
+    read_measure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedMeasure"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadMeasure"];
                 };
             };
         };

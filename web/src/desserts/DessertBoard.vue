@@ -226,6 +226,12 @@ useCommands(() => [
   }
 }
 
+@media (max-width: 760px) {
+  .under {
+    grid-template-columns: minmax(0, 1fr) !important;
+  }
+}
+
 @media (max-width: 1100px) {
   .under {
     gap: 12px;

@@ -116,9 +116,9 @@ useCommands(() =>
         ...(insert.value
           ? [
               {
-                name: 'Add a layer to the heart',
+                name: 'Add a layer to the insert',
                 keys: 'l',
-                run: () => (adding.value = { layerOf: insert.value?.name || 'the heart' }),
+                run: () => (adding.value = { layerOf: insert.value?.name || 'the insert' }),
               },
             ]
           : []),
@@ -171,7 +171,7 @@ useCommands(() =>
       <span>From the top down</span><span>height</span>
     </p>
     <p v-else class="hint">
-      An empty mold. Lay in a base first, then a heart, then fill the rest with mousse.
+      An empty mold. Lay in a base first, then an insert, then fill the rest with mousse.
     </p>
     <PartList
       :rows="rows"
@@ -191,9 +191,9 @@ useCommands(() =>
         v-if="insert"
         type="button"
         class="deed dashed"
-        @click="adding = { layerOf: insert.name || 'the heart' }"
+        @click="adding = { layerOf: insert.name || 'the insert' }"
       >
-        Add a layer to the heart
+        Add a layer to the insert
       </button>
     </div>
     <SizesField :work="work" :disabled="disabled" @mold="changeMold" />

@@ -20,6 +20,8 @@ const props = defineProps<{
   countError?: string | undefined
   /** Why the figures are of an earlier drawing than the one that is seen. */
   stale?: string | undefined
+  /** Whether an entry is refused and not saved. */
+  refused?: boolean
   chosen: Chosen | null
   disabled: boolean
 }>()
@@ -61,6 +63,26 @@ function show(finding: Finding) {
     <p v-if="stale" class="stale" role="status">
       These figures are of the drawing before: {{ stale }}
     </p>
+    <section class="findings" aria-label="Findings" aria-live="polite">
+      <FindingCard
+        v-for="(finding, i) in solved.findings"
+        :key="`${finding.code}/${finding.part}/${i}`"
+        :finding="finding"
+        :chosen="finding.part != null && finding.part === chosen?.part"
+        @choose="show(finding)"
+      >
+        <RouterLink v-if="finding.formula" class="deed small" :to="`/formulas/${finding.formula}`">
+          Open the formula
+        </RouterLink>
+        <button v-else-if="finding.part" type="button" class="deed small" @click="show(finding)">
+          Show it on the cut
+        </button>
+      </FindingCard>
+      <p v-if="refused" class="wrong">An entry is refused: what is seen is not saved.</p>
+      <p v-else-if="!solved.findings.length && solved.parts.length && !stale" class="clear">
+        Nothing stands against it.
+      </p>
+    </section>
     <table>
       <tbody>
         <tr
@@ -122,22 +144,14 @@ function show(finding: Finding) {
         <dd><WorkedFigure :working="solved.liner" /></dd>
       </div>
     </dl>
-    <RouterLink class="deed main sheets" :to="`/desserts/${id}/sheets`">Scaled sheets</RouterLink>
-    <button v-if="!disabled" type="button" class="deed small dashed" @click="swapping = true">
-      Swap an ingredient in all of it
-    </button>
+    <div class="deeds">
+      <RouterLink class="deed main" :to="`/desserts/${id}/sheets`">Scaled sheets</RouterLink>
+      <BiteCard :id="id" :size="worked.key" />
+      <button v-if="!disabled" type="button" class="deed" @click="swapping = true">
+        Swap an ingredient in all of it
+      </button>
+    </div>
     <SwapInAll v-if="swapping" :id="id" :name="name" @close="swapping = false" />
-    <BiteCard :id="id" :size="worked.key" />
-    <section class="findings" aria-label="Findings" aria-live="polite">
-      <FindingCard
-        v-for="(finding, i) in solved.findings"
-        :key="`${finding.code}/${finding.part}/${i}`"
-        :finding="finding"
-        :chosen="finding.part != null && finding.part === chosen?.part"
-        @choose="show(finding)"
-      />
-      <p v-if="!solved.findings.length" class="clear">Nothing stands against it.</p>
-    </section>
   </section>
 </template>
 
@@ -245,14 +259,27 @@ dd {
   margin: 0;
 }
 
-.sheets {
+.deeds {
+  display: grid;
+  gap: 6px;
+}
+
+.deeds :deep(> * > .deed),
+.deeds :deep(> .deed) {
+  min-height: 36px;
   width: 100%;
 }
 
 .findings {
   display: grid;
   gap: 8px;
-  margin-top: 14px;
+  margin-bottom: 8px;
+}
+
+.findings .deed {
+  background: var(--paper);
+  margin-top: 6px;
+  text-decoration: none;
 }
 
 @media (max-width: 1100px) {

@@ -83,6 +83,7 @@ useCommands(() => [
         :name="work.view.value.name ?? ''"
         :worked="work.worked.value"
         :stale="stale"
+        :refused="work.problem.value?.status === 422"
         :count="work.view.value.count ?? 1"
         :count-error="work.errorAt('count')"
         :chosen="work.chosen.value"
@@ -96,7 +97,7 @@ useCommands(() => [
   <EmptyState
     v-else-if="isSuccess && !desserts.length"
     title="No dessert yet"
-    text="Draw the first one: choose a ring or frame, then lay in base, heart, mousse and glaze. Every gram follows the drawing."
+    text="Draw the first one: choose a ring, then lay in base, insert, mousse and glaze. Every gram follows the drawing."
   >
     <button v-if="mayWrite" class="deed main" type="button" @click="making = true">
       Draw a dessert

@@ -10,6 +10,7 @@ import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
 import { useFirstFocus } from '../kit/useFirstFocus'
+import { entryOf } from './useDessert'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
@@ -25,9 +26,20 @@ const ring = ref<{ diameter: number | null; height: number | null }>({
   diameter: null,
   height: null,
 })
-const mold = computed(
-  () => picked.value ?? (isSuccess.value ? (molds.value[0]?.id ?? NEW_RING) : undefined),
+const { rows: desserts } = useRows('desserts')
+const { copy, change } = useWrites('desserts')
+/** Drawn from nothing, or an example of the kitchen to change. */
+const NOTHING = ''
+const like = ref(NOTHING)
+const examples = computed(() => [
+  { value: NOTHING, label: 'an empty ring' },
+  ...desserts.value.map((one) => ({ value: one.id, label: `like ${one.name}` })),
+])
+/** A ring is the start. */
+const usual = computed(
+  () => molds.value.find((one) => one.shape.kind === 'ring')?.id ?? molds.value[0]?.id ?? NEW_RING,
 )
+const mold = computed(() => picked.value ?? (isSuccess.value ? usual.value : undefined))
 const options = computed(() => [
   ...molds.value.map((one) => ({ value: one.id, label: one.name })),
   { value: NEW_RING, label: 'Another ring, measured now' },
@@ -40,17 +52,34 @@ const KNOWN = new Set(['name', 'shape.diameter_mm', 'shape.height_mm'])
 async function make() {
   refusal.value = null
   try {
+    if (like.value) return await open(await copied(), false)
     // Whoever is faster than the list of molds waits for it here.
     await suspense()
     const into = mold.value === NEW_RING ? await measured() : mold.value
     if (!into) return
     const row = await create.mutateAsync({ name: name.value, mold: into })
-    emit('close')
-    await router.push({ path: `/desserts/${row.id}`, state: { fresh: true } })
+    await open(row.id, true)
   } catch (error) {
     if (!(error instanceof Problem)) throw error
     refusal.value = error
   }
+}
+
+async function open(id: string, fresh: boolean) {
+  emit('close')
+  await router.push({ path: `/desserts/${id}`, state: { fresh } })
+}
+
+/** An example under a name of its own; without a name it stays a copy. */
+async function copied(): Promise<string> {
+  const row = await copy.mutateAsync(like.value)
+  if (!name.value.trim()) return row.id
+  await change.mutateAsync({
+    id: row.id,
+    revision: row.revision,
+    data: { ...entryOf(row), name: name.value },
+  })
+  return row.id
 }
 
 /** The ring is hung on the wall first; should the dessert be refused, it is there to be chosen. */
@@ -69,7 +98,11 @@ async function measured(): Promise<string> {
   <Modal open title="A new dessert" :footer="null" width="440px" @cancel="emit('close')">
     <form class="new" novalidate @submit.prevent="make">
       <TextField ref="first" v-model="name" label="Name" :error="at('name')" />
-      <label v-if="molds.length">
+      <label v-if="desserts.length">
+        <span class="eyebrow">Begin with</span>
+        <ChoiceField v-model:value="like" :options="examples" class="mold" />
+      </label>
+      <label v-if="molds.length && !like">
         <span class="eyebrow">Made in</span>
         <ChoiceField
           :value="mold ?? ''"
@@ -78,7 +111,7 @@ async function measured(): Promise<string> {
           @change="(id) => (picked = String(id))"
         />
       </label>
-      <div v-if="mold === NEW_RING" class="ring">
+      <div v-if="mold === NEW_RING && !like" class="ring">
         <NumberField
           label="Ring across, inside"
           unit="mm"

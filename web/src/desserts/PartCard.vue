@@ -9,6 +9,7 @@ import { useWorking } from '../kit/working'
 import PartEditor from './PartEditor.vue'
 import { type Chosen, fieldPath, sameChoice, withPart } from './parts'
 import type { Composing } from './useComposing'
+import { propose } from './useDessert'
 
 const KeepStack = defineAsyncComponent(() => import('./KeepStack.vue'))
 const props = defineProps<{
@@ -36,6 +37,24 @@ const errorAt = computed(() => errorsUnder(chosen.value && { ...chosen.value, la
 const layerErrorAt = computed(() => errorsUnder(chosen.value))
 
 const change = (one: Part) => props.work.edit({ parts: withPart(view.value?.parts ?? [], one) })
+const refusal = ref('')
+/** The same formula doing something else: measured anew, in the same place of the list. */
+async function become(rule: Part['rule']) {
+  const now = view.value
+  if (!now || rule === props.part.rule) return
+  const parts = now.parts ?? []
+  const formula =
+    props.part.rule === 'insert' ? (props.part.layers[0]?.formula ?? '') : props.part.formula
+  const others = parts.filter((one) => one.key !== props.part.key)
+  refusal.value = ''
+  try {
+    const fresh = await propose({ ...now, parts: others }, { rule, key: props.part.key, formula })
+    await props.work.edit({ parts: withPart(parts, fresh) })
+    props.work.choose({ part: fresh.key, layer: null })
+  } catch (error) {
+    refusal.value = (error as Error).message
+  }
+}
 const arithmetic = computed(
   () => result.value?.make?.steps?.[0]?.arithmetic ?? result.value?.volume?.arithmetic,
 )
@@ -58,7 +77,9 @@ const arithmetic = computed(
       :layer-error-at="layerErrorAt"
       :disabled="disabled"
       @change="change"
+      @become="become"
     />
+    <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <div v-if="result" class="working">
       <p>{{ arithmetic }}</p>
       <p v-for="pour in result.pours" :key="pour.name" class="quiet">

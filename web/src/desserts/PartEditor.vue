@@ -7,7 +7,7 @@ import type { FormulaBrief, Layer, Part } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import { LAYER_MEASURES, type Measure, MEASURES, valueOf } from './measures'
-import { withLayer } from './parts'
+import { DOES, withLayer } from './parts'
 
 const props = defineProps<{
   part: Part
@@ -17,7 +17,10 @@ const props = defineProps<{
   layerErrorAt: (field: string) => string | undefined
   disabled: boolean
 }>()
-const emit = defineEmits<{ change: [part: Part] }>()
+const emit = defineEmits<{ change: [part: Part]; become: [rule: Part['rule']] }>()
+const jobs = Object.entries(DOES).map(([value, { title }]) => ({ value, label: title }))
+/** A stack of several layers is an insert and nothing else. */
+const mayBecome = computed(() => props.part.rule !== 'insert' || props.part.layers.length === 1)
 
 const options = computed(() => props.formulas.map((one) => ({ value: one.id, label: one.name })))
 const formula = computed(() =>
@@ -84,6 +87,16 @@ function commit(measure: Measure, value: number | null) {
     >
       Top only; the sides stay bare
     </Checkbox>
+    <label v-if="mayBecome" class="wide">
+      <span class="eyebrow">What it does</span>
+      <ChoiceField
+        :value="part.rule"
+        :options="jobs"
+        :disabled="disabled"
+        class="made-of"
+        @change="(rule) => emit('become', rule as Part['rule'])"
+      />
+    </label>
     <label class="wide">
       <span class="eyebrow">Made of</span>
       <ChoiceField

@@ -17,7 +17,7 @@ export interface PartRow extends Chosen {
 
 export const DOES: Record<Part['rule'], { title: string; text: string }> = {
   base: { title: 'A base on the board', text: 'a disc or plank with its own size' },
-  insert: { title: 'A heart inside', text: 'layers frozen in a smaller ring' },
+  insert: { title: 'An insert inside', text: 'layers frozen in a smaller ring' },
   fill: { title: 'Fill the rest', text: 'mousse or cream: whatever room is left' },
   coat: { title: 'A coat over it', text: 'glaze or spray on the exposed surface' },
   band: { title: 'A band around the foot', text: 'a strip along the edge' },
@@ -31,7 +31,7 @@ function says(part: Part): string {
     case 'base':
       return `base · ${cm(part.across_mm)}`
     case 'insert':
-      return `heart · ${cm(part.across_mm)}`
+      return `insert · ${cm(part.across_mm)}`
     case 'fill':
       return part.level_mm == null ? 'fills the rest' : `fills to ${part.level_mm} mm`
     case 'coat':

@@ -15,12 +15,12 @@ const unknown = computed(() => props.reading?.brings.some((one) => one.unknown))
 </script>
 
 <template>
-  <p v-if="groups.length" class="legend" aria-hidden="true">
+  <span v-if="groups.length" class="legend" aria-hidden="true">
     <span v-for="name in groups" :key="name">
       <i :style="{ background: GROUP_COLORS[name] }" />{{ name }}
     </span>
     <span v-if="unknown"><i class="unknown" />unknown</span>
-  </p>
+  </span>
 </template>
 
 <style scoped>

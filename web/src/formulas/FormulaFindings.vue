@@ -15,7 +15,8 @@ const plain = ({ finding, mend }: Judged) =>
   mend && !props.disabled ? { ...finding, remedy: '' } : finding
 
 function apply(mend: Mend) {
-  const { line, mass_g, cooking_percent, cooked_to } = mend
+  const { line, mass_g, cooking_percent, cooked_to, measured_density_g_ml } = mend
+  if (typeof measured_density_g_ml === 'number') return emit('change', { measured_density_g_ml })
   if (line && mass_g !== null && mass_g !== undefined) {
     const lines = (props.entry.lines ?? []).map((one) =>
       one.key === line ? { ...one, mass_g } : one,

@@ -120,20 +120,16 @@ function down(at: number) {
           @choose="chosen = line.key"
         />
       </tbody>
-      <tfoot>
-        <tr v-if="lines.length">
-          <td class="grams total">
-            <strong>{{ total === undefined ? '–' : figure(total, 1) }}</strong>
-          </td>
-          <td colspan="3" class="quiet">
-            g weighed<template v-if="reading">
-              · {{ figure(reading.finished_g, 1) }} g arrive</template
-            >
-          </td>
-          <td colspan="2" class="legend"><BringsLegend :reading="reading" /></td>
-        </tr>
-      </tfoot>
     </table>
+    <p v-if="lines.length" class="sum">
+      <strong>{{ total === undefined ? '–' : figure(total, 1) }}</strong>
+      <span class="quiet">
+        g weighed<template v-if="reading">
+          · {{ figure(reading.finished_g, 1) }} g finished</template
+        >
+      </span>
+      <BringsLegend :reading="reading" />
+    </p>
     <datalist :id="`${id}-stages`">
       <option v-for="stage in stages" :key="stage" :value="stage" />
     </datalist>
@@ -174,14 +170,30 @@ th {
   width: 78px;
 }
 
-th.grams,
-.total {
+th.grams {
   padding-right: 18px;
   text-align: right;
 }
 
-.total {
+.sum {
+  align-items: baseline;
+  border-top: 2px solid var(--leaf-strong);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  padding: 5px 8px;
+}
+
+.sum strong {
   font-size: 17px;
+  padding-right: 2px;
+  text-align: right;
+  width: 52px;
+}
+
+.sum :deep(.legend) {
+  justify-content: flex-end;
+  margin: 0 0 0 auto;
 }
 
 th.percent,
@@ -203,19 +215,6 @@ th.air {
 
 .brings {
   width: 108px;
-}
-
-tfoot tr {
-  border-top: 2px solid var(--leaf-strong);
-}
-
-tfoot td {
-  padding: 4px 8px;
-}
-
-.legend :deep(.legend) {
-  justify-content: flex-end;
-  margin: 0;
 }
 
 /* Always in view: the next line can be typed wherever one has scrolled to. */

@@ -12,6 +12,8 @@ import TextField from '../kit/TextField.vue'
 const props = defineProps<{
   id: string
   entry: FormulaEntry
+  /** The color of what it is mostly made of. */
+  color: string
   disabled: boolean
   errorAt: (field: string) => string | undefined
 }>()
@@ -34,7 +36,10 @@ function rename() {
 
 <template>
   <header>
-    <LookSwatch :formula="{ kind: entry.kind ?? '', flavor: entry.flavor ?? '' }" :size="34" />
+    <LookSwatch
+      :formula="{ kind: entry.kind ?? '', flavor: entry.flavor ?? '', color }"
+      :size="34"
+    />
     <TextField
       v-model="name"
       label="Formula"

@@ -75,7 +75,7 @@ const cost = computed(() => {
     <DripsCard v-if="entry.job === 'ganache.drip'" :id="id" />
     <dl v-if="reading">
       <div>
-        <dt>Arrives</dt>
+        <dt>Finished</dt>
         <dd><WorkedFigure :working="reading.finished" /></dd>
       </div>
       <div>

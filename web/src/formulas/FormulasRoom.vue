@@ -143,6 +143,7 @@ async function bringBack(revision: number) {
       <FormulaHead
         :id="shown"
         :entry="entry"
+        :color="formula.row.value?.color ?? ''"
         :disabled="!mayWrite"
         :error-at="errorAt"
         @change="undo.edit"

@@ -5,6 +5,7 @@ import type { FormulaEntry, Judged, Losses, Reading, Revision } from '../api/typ
 import { preferences } from '../kit/units'
 import { useWorking } from '../kit/working'
 import { json, mounted, serveWith, settled, step, working } from '../testing/kitchen'
+import DeclaredCard from './DeclaredCard.vue'
 import FormulaFindings from './FormulaFindings.vue'
 import FormulaReadings from './FormulaReadings.vue'
 import { barOf, type Gauge, windowWords } from './gauges'
@@ -82,42 +83,23 @@ describe('FormulaReadings', () => {
       working: working('Gelatin, root', 1.234, '%'),
       other: working('Gelatin, leaves', 1.1, '%'),
     })
-    const wrapper = mounted(FormulaReadings, {
-      reading: reading({ gauges: [{ gauge: root, verdict: 'within' }] }),
-    })
+    const wrapper = mounted(FormulaReadings, { gauges: [{ gauge: root, verdict: 'within' }] })
     expect(wrapper.text()).toContain('1.23')
     expect(wrapper.text()).toContain('leaf for leaf')
     await wrapper.get('.value button').trigger('click')
     expect(useWorking().open.value?.figure).toBe('Gelatin, root')
   })
 
-  it('says whose make-up is wanted, once, and which allergens nobody entered', () => {
-    const unknown = gauge({ working: null, needs: ['Moon dust'] })
+  it('says once what is to be borne in mind of several readings', () => {
+    const shown = (name: string, caveat: string) => ({
+      gauge: gauge({ code: name, name, caveat }),
+      verdict: null,
+    })
     const text = mounted(FormulaReadings, {
-      reading: reading({
-        gauges: [
-          { gauge: unknown, verdict: null },
-          { gauge: { ...unknown, code: 'fat' }, verdict: null },
-        ],
-        declared: { contains: { milk: ['Cream'] }, unknown: ['Moon dust'] },
-      }),
+      gauges: [shown('Boils', 'May crystallize.'), shown('Freezes', 'May crystallize.')],
     }).text()
-    expect(text.match(/Unknown without Moon dust/g)).toHaveLength(1)
-    expect(text).toContain('Contains milk (Cream).')
-    expect(text).toContain('Allergens not entered for Moon dust')
-  })
-
-  it('tells eggs to crack and who could take what is left', () => {
-    const text = mounted(FormulaReadings, {
-      reading: reading({
-        eggs: working('Eggs to crack', 5, 'eggs'),
-        leftovers: [
-          { part: 'white', count: 3, working: working('Whites left', 102), takers: ['Meringue'] },
-        ],
-      }),
-    }).text()
-    expect(text).toContain('5 eggs to crack')
-    expect(text).toMatch(/3 whites left,\s*102\s*g: could go into Meringue/)
+    expect(text.match(/May crystallize/g)).toHaveLength(1)
+    expect(text).toContain('Boils, Freezes:')
   })
 
   it('shows degrees in the scale the person reads', () => {
@@ -128,12 +110,30 @@ describe('FormulaReadings', () => {
       working: working('Boiling point', 106, '°C'),
       window: null,
     })
-    const wrapper = mounted(FormulaReadings, {
-      reading: reading({ gauges: [{ gauge: boils, verdict: null }] }),
-    })
+    const wrapper = mounted(FormulaReadings, { gauges: [{ gauge: boils, verdict: null }] })
     // 106 °C x 1.8 + 32 = 222.8 °F.
     expect(wrapper.get('.value').text()).toContain('222.8')
     expect(wrapper.get('.value').text()).toContain('°F')
+  })
+})
+
+describe('DeclaredCard', () => {
+  const text = (more: Partial<Reading>) => mounted(DeclaredCard, { reading: reading(more) }).text()
+
+  it('says what is declared, and which allergens nobody entered', () => {
+    const said = text({ declared: { contains: { milk: ['Cream'] }, unknown: ['Moon dust'] } })
+    expect(said).toContain('Contains milk (Cream).')
+    expect(said).toContain('Allergens not entered for Moon dust')
+  })
+
+  it('tells eggs to crack and who could take what is left', () => {
+    const whites = working('Whites left', 102)
+    const said = text({
+      eggs: working('Eggs to crack', 5, 'eggs'),
+      leftovers: [{ part: 'white', count: 3, working: whites, takers: ['Meringue'] }],
+    })
+    expect(said).toContain('5 eggs to crack')
+    expect(said).toMatch(/3 whites left,\s*102\s*g: could go into Meringue/)
   })
 })
 
@@ -274,6 +274,8 @@ describe('StepCard', () => {
         sign: 'it coats',
       }),
       place: 1,
+      waits: '',
+      last: true,
       open: false,
       disabled: false,
       errorAt: () => undefined,

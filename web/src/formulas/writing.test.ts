@@ -18,6 +18,7 @@ import {
 } from '../testing/kitchen'
 import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
+import type { Gauge } from './gauges'
 import MethodEditor from './MethodEditor.vue'
 import TypedLine from './TypedLine.vue'
 import type { TypedResult } from './useTypedLines'
@@ -304,7 +305,7 @@ describe('FormulaGrid', () => {
     expect(rows[0]?.get('a').attributes('href')).toBe('/formulas/f-milk')
     expect(rows[1]?.classes()).toContain('base')
     expect(rows[0]?.text()).toContain('74.4')
-    expect(wrapper.get('tfoot').text()).toContain('750')
+    expect(wrapper.get('.sum').text()).toContain('750')
   })
 
   it('changes grams and air of one line only', async () => {
@@ -406,6 +407,16 @@ describe('FormulaTicket', () => {
       ],
       [{ gas_kept: 0.75 }],
     ])
+  })
+
+  it('says whose make-up is wanted, once', () => {
+    const unknown = { working: null, needs: ['Moon dust'] } as Partial<Gauge> as Gauge
+    const gauges = ['fat', 'sugar'].map((code) => ({
+      gauge: { ...unknown, code, name: code, section: 'contains' as const },
+      verdict: null,
+    }))
+    const text = ticket({ reading: { ...reading, gauges } }).text()
+    expect(text.match(/Unknown without Moon dust/g)).toHaveLength(1)
   })
 
   it('names what keeps the density unknown, and what uses the formula', () => {

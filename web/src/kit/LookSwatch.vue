@@ -6,7 +6,7 @@ import { lookOf, patternId } from './flavors'
 import TexturePatterns from './TexturePatterns.vue'
 
 const props = defineProps<{
-  formula: { flavor: string; kind: string } | undefined
+  formula: { flavor: string; kind: string; color?: string } | undefined
   size?: number
 }>()
 const look = computed(() => lookOf(props.formula))

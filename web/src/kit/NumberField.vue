@@ -3,6 +3,7 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, ref, useId, watch } from 'vue'
 
+import { api, type Problem, take } from '../api/client'
 import { typedNumber } from './format'
 import { scaleOf } from './units'
 
@@ -26,28 +27,40 @@ const shown = () =>
   props.value === null ? '' : String(Number(scale.value.shown(props.value).toFixed(4)))
 const text = ref(shown())
 const misread = ref('')
-const complaint = computed(() => misread.value || props.error)
+const complaint = computed(() => misread.value || (props.error && named(props.error)))
 
 watch([() => props.value, scale], () => {
   text.value = shown()
   misread.value = ''
 })
 
-function commit() {
-  if (text.value.trim() === '' && props.optional) return hand(null)
-  const number = typedNumber(text.value)
-  if (number === undefined) {
-    const unit = scale.value.unit
-    misread.value = `${props.label} must be a number${unit ? ` of ${unit}` : ''}.`
-    return
-  }
+/** The server may know the field by another word than the screen. */
+const named = (message: string) =>
+  message.includes(' must be ')
+    ? `${props.label} must be ${message.split(' must be ').slice(1).join(' must be ')}`
+    : message
+
+/** A bare number is taken at once; fractions and other units are read by the server. */
+async function commit() {
+  const typed = text.value
+  if (typed.trim() === '' && props.optional) return hand(null)
   // What was not touched is not changed by being read in another unit.
-  hand(text.value === shown() ? props.value : scale.value.kept(number))
+  if (typed === shown()) return hand(props.value)
+  const number = typedNumber(typed)
+  if (number !== undefined) return hand(scale.value.kept(number))
+  const body = { text: typed, kept: props.unit ?? '', shown: scale.value.unit }
+  try {
+    const { value } = await take<{ value: number }>(api.POST('/api/names/measure', { body }))
+    if (text.value === typed) hand(value)
+  } catch (error) {
+    if (text.value === typed) misread.value = named((error as Problem).detail)
+  }
 }
 
 function hand(number: number | null) {
   misread.value = ''
   if (number !== props.value) emit('commit', number)
+  else text.value = shown()
 }
 
 /** One listener: Ant Design's input takes no list of them. */
@@ -58,11 +71,11 @@ function arrow(event: KeyboardEvent) {
   const step = (props.step ?? 1) * (event.shiftKey ? 10 : 1)
   const next = (typedNumber(text.value) ?? 0) + direction * step
   text.value = String(Number(next.toFixed(4)))
-  commit()
+  void commit()
 }
 
-function enter() {
-  commit()
+async function enter() {
+  await commit()
   emit('enter')
 }
 </script>
@@ -73,7 +86,7 @@ function enter() {
     <Input
       :id="id"
       v-model:value="text"
-      inputmode="decimal"
+      :inputmode="scale.unit === 'in' ? 'text' : 'decimal'"
       autocomplete="off"
       :placeholder="placeholder ?? ''"
       :suffix="scale.unit"

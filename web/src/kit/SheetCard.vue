@@ -83,7 +83,7 @@ function facts({ temperature_c, minutes, tool, sign }: Step): string {
                 unit=""
               />
               eggs to crack</template
-            >; {{ figure(page.sheet.finished_g, 0) }} g arrive<template
+            >; {{ figure(page.sheet.finished_g, 0) }} g finished<template
               v-if="Math.abs(page.sheet.spare_g) >= 0.5"
               >, {{ figure(page.sheet.spare_g, 0) }} g spare from whole eggs</template
             >

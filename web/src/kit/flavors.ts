@@ -49,10 +49,11 @@ export interface Look {
   texture: Texture
 }
 
-/** How a formula looks in a drawing; without a flavor it is neutral and smooth. */
-export function lookOf(formula?: { flavor: string; kind: string }): Look {
+/** How a formula looks in a drawing: by its flavor, else by what it is mostly made of. */
+export function lookOf(formula?: { flavor: string; kind: string; color?: string }): Look {
+  const flavor = formula?.flavor || formula?.color || ''
   return {
-    color: FLAVORS[formula?.flavor ?? ''] ?? (FLAVORS.neutral as string),
+    color: FLAVORS[flavor] ?? (FLAVORS.neutral as string),
     texture: TEXTURE_OF[formula?.kind ?? ''] ?? 'smooth',
   }
 }

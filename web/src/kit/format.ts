@@ -26,9 +26,10 @@ export function weighed(mass: number, step: number): string {
   return part ? `${grouped}.${part}` : grouped
 }
 
-/** What a person typed as a number, comma or point; undefined if it is none. */
+/** A bare number as typed, comma or point; undefined if it is none, or may be a thousand: '1,200'. */
 export function typedNumber(text: string): number | undefined {
-  const plain = text.trim().replace(/\s/g, '').replace(',', '.')
+  if (/^\s*[+-]?[1-9]\d{0,2},\d{3}\s*$/.test(text)) return undefined
+  const plain = text.trim().replace(/\s/g, '').replace('−', '-').replace(',', '.')
   if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain)) return undefined
   return Number(plain)
 }

@@ -63,7 +63,7 @@ describe('RowList', () => {
   it('makes a new one of what was looked for, and none without a name', async () => {
     const shelf = list()
     await shelf.get('input').setValue('Chalk')
-    await shelf.get('button.dashed').trigger('click')
+    await shelf.get('button.deed').trigger('click')
     const name = shelf.findAll('input')[1]
     expect((name?.element as HTMLInputElement).value).toBe('Chalk')
     await name?.setValue('   ')
@@ -76,7 +76,7 @@ describe('RowList', () => {
 
   it('offers nothing new to who may not write, and shows a refusal', () => {
     const shelf = list({ canMake: false, error: 'There is already an ingredient named Chalk.' })
-    expect(shelf.find('button.dashed').exists()).toBe(false)
+    expect(shelf.find('button.deed').exists()).toBe(false)
     expect(shelf.get('[role=alert]').text()).toContain('already')
   })
 })

@@ -107,15 +107,15 @@ async function mean(text: string, ingredient: string) {
 
 .words {
   display: grid;
-  gap: 2px 26px;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 2px 18px;
+  grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
 }
 
 .words label {
   align-items: center;
   display: grid;
   gap: 8px;
-  grid-template-columns: 122px minmax(0, 1fr);
+  grid-template-columns: 112px minmax(0, 1fr);
 }
 
 .word {

@@ -31,7 +31,7 @@ const GROUPS = [
     title: 'On the cut',
     rows: [
       { keys: 'Enter', name: 'Select the part that has the focus' },
-      { keys: '← → ↑ ↓', name: 'Move a selected heart, or nudge the handle, by 1 mm' },
+      { keys: '← → ↑ ↓', name: 'Move a selected insert, or nudge the handle, by 1 mm' },
       { keys: 'Shift', name: 'With an arrow or a drag: by half a millimetre' },
     ],
   },

@@ -15,6 +15,12 @@ const { person, isChef, signOut, enterKitchen } = useSession()
 const membersOpen = ref(false)
 const settingsOpen = ref(false)
 useCommands(() => [{ name: 'How I read figures', run: () => (settingsOpen.value = true) }])
+const initials = computed(() =>
+  (person.value?.name ?? '')
+    .split(/\s+/)
+    .map((one) => one.charAt(0))
+    .join(''),
+)
 const others = computed(() =>
   (person.value?.kitchens ?? []).filter((one) => one.id !== person.value?.kitchen.id),
 )
@@ -24,7 +30,7 @@ const others = computed(() =>
   <header class="strip">
     <RouterLink to="/desserts" class="name">
       <img src="/bell.svg" alt="" width="28" height="28" />
-      Fern Bell
+      <span class="wide-only">Fern Bell</span>
     </RouterLink>
     <nav aria-label="Rooms">
       <RouterLink v-for="room in ROOMS" :key="room.to" :to="room.to" class="room-link">
@@ -32,12 +38,15 @@ const others = computed(() =>
       </RouterLink>
     </nav>
     <button type="button" class="ask" title="What next? (Ctrl K)" @click="emit('ask')">
-      What next? <kbd>Ctrl K</kbd>
+      <span class="wide-only">What next?</span>
+      <span class="narrow-only" aria-label="What next?">⌕</span>
+      <kbd class="wide-only">Ctrl K</kbd>
     </button>
     <Dropdown :trigger="['click']" placement="bottomRight">
       <button class="person" type="button">
-        <span>{{ person?.kitchen.name }}</span>
-        <strong>{{ person?.name }}</strong>
+        <span class="wide-only">{{ person?.kitchen.name }}</span>
+        <strong class="wide-only">{{ person?.name }}</strong>
+        <strong class="narrow-only" :aria-label="person?.name">{{ initials }}</strong>
         <span aria-hidden="true">▾</span>
       </button>
       <template #overlay>
@@ -145,6 +154,51 @@ nav {
   display: flex;
   gap: 8px;
   padding: 6px 4px;
+}
+
+.narrow-only {
+  display: none;
+}
+
+@media (max-width: 760px) {
+  .strip {
+    gap: 6px !important;
+    padding: 0 8px !important;
+  }
+
+  .wide-only {
+    display: none;
+  }
+
+  .narrow-only {
+    display: inline;
+  }
+
+  nav {
+    gap: 0 !important;
+    justify-content: space-around;
+  }
+
+  .room-link {
+    font-size: 14px;
+    padding: 0 4px !important;
+  }
+
+  .person > [aria-hidden] {
+    display: none;
+  }
+
+  .ask {
+    font-size: 20px;
+    line-height: 1;
+    padding: 0;
+  }
+
+  .ask,
+  .person {
+    min-height: 40px;
+    min-width: 40px;
+  }
 }
 
 @media (max-width: 1100px) {

@@ -42,6 +42,7 @@ export const formula = (id: string, name: string, kind = 'mousse'): FormulaBrief
   name,
   kind,
   flavor: 'barley',
+  color: '',
   does: 'fill',
   batch_g: 500,
   desserts: [],

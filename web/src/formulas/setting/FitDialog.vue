@@ -35,7 +35,7 @@ const problem = ref<Problem | null>(null)
 const busy = ref(false)
 const KINDS: { kind: Kind; says: string }[] = [
   { kind: 'reads', says: 'a reading' },
-  { kind: 'finished', says: 'what arrives' },
+  { kind: 'finished', says: 'what is finished' },
   { kind: 'uses', says: 'use up' },
   { kind: 'locked', says: 'a line that stays' },
   { kind: 'proportion', says: 'one line to another' },

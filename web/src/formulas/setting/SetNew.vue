@@ -135,7 +135,7 @@ function make() {
           @commit="(v) => (holdsAt = v)"
         />
         <NumberField
-          label="What arrives"
+          label="Finished"
           unit="g"
           :step="50"
           :value="grams"
