@@ -48,7 +48,7 @@ class ReadLine(Schema):
     """A line understood: what is certain, else what may be meant and the question.
 
     `name` is what was said of what it is; `note` was said and is not weighed; `weighs_g` are its
-    grams where they were said, whatever it is.
+    grams where they were said, whatever it is. `far` choices hold some of its words only.
     """
 
     text: str
@@ -58,6 +58,7 @@ class ReadLine(Schema):
     choices: list[LineChoice]
     asks: str
     weighs_g: float | None
+    far: bool
 
 
 def names_of(member: Member) -> Names:
@@ -159,6 +160,7 @@ def as_read(read: Understood, within: UUID | None) -> ReadLine:
         choices=[_choice(one, read.name) for one in choices],
         asks=asks,
         weighs_g=read.weighs_g,
+        far=read.far,
     )
 
 

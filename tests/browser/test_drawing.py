@@ -162,13 +162,13 @@ def test_a_second_size_follows_the_first_until_it_is_drawn_on(page: Page, demo: 
     expect(page.get_by_role("button", name="12 × Ø 8 cm")).to_be_visible()
     # A wrong count is told at its field, whichever size it is of.
     enter(page, "How many desserts", "0")
-    expect(ticket).to_contain_text("Count must be at least 1.")
+    expect(ticket).to_contain_text("How many desserts must be at least 1.")
     enter(page, "How many desserts", "12")
     # Drawn on, it stands on its own: the first keeps its 10 mm.
     shelf(page).get_by_role("button", name="Quince, set").click()
     enter(page, "Thickness", "-3")
     editor = page.get_by_role("article", name="Measures of")
-    expect(editor).to_contain_text("Height must be more than 0")
+    expect(editor).to_contain_text("Thickness must be more than 0")
     enter(page, "Thickness", "6")
     expect(page.get_by_text("Drawn on its own.")).to_be_visible()
     page.get_by_role("button", name="6 × Ø 20 cm").click()

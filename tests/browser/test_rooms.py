@@ -48,8 +48,9 @@ class TestFormulas:
 
     def test_a_pressed_percentage_becomes_the_base(self, page: Page, demo: str) -> None:
         open_formula(page, demo, "Rye crumble base")
-        page.get_by_title("Count percentages on Couverture").click()
         row = page.get_by_role("row").filter(has_text="Couverture, milk")
+        row.hover()
+        page.get_by_title("Count percentages on Couverture").click()
         expect(row.locator(".percent")).to_contain_text("100")
         other = page.get_by_role("row").filter(has_text="Rye crumble")
         expect(other.locator(".percent")).to_contain_text("333.3")

@@ -59,7 +59,7 @@ def test_a_caramel_by_temperature_with_the_keyboard(page: Page, demo: str) -> No
     open_formula(page, demo, "Salted honey caramel")
     what = page.get_by_role("region", name="What it is")
     expect(what.get_by_label("Cooked to")).to_have_value("108")
-    water = page.get_by_title("How Water in Salted honey caramel comes about")
+    water = page.get_by_title("How Water in Salted honey caramel comes about").first
     before = float(water.inner_text().split("%")[0])
     dial(page).focus()
     page.keyboard.press("End")

@@ -35,6 +35,7 @@ Known = tuple[float, float]
 def worked_out(expression: str) -> Known:
     """Value of an arithmetic as written, with the error its rounded numbers may add up to."""
     plain = re.sub(r"(?<=\d) (?=\d{3})", "", expression)
+    plain = re.sub(r"(?<=\d) (?:g/ml|ml|g)\b", "", plain)
     for sign, python in (("×", "*"), ("−", "-"), ("²", "**2"), ("π", "pi")):
         plain = plain.replace(sign, python)
     return known(ast.parse(re.sub(r"(\d)pi", r"\1*pi", plain).strip(), mode="eval").body)

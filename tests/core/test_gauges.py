@@ -35,6 +35,7 @@ from fernbell.core.pantry import (
 )
 from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.formulas import FORMULAS
+from fernbell.starter.pantry import STOCKS
 from tests.core.test_arithmetic import check
 
 
@@ -343,3 +344,23 @@ def test_the_demo_formulas_are_free_of_findings_and_nothing_of_them_is_unknown()
         assert [found.finding.message for found in made.judged] == [], one.slug
         assert all(one.working or one.refusal for one in made.gauges), one.slug
         assert made.declared.unknown == ()
+
+
+def test_one_card_a_fault_and_both_ways_where_there_are_two() -> None:
+    lines = (Line("a", 248, "dark-66"), Line("b", 600, "cream-35"))
+    book = Book(tuple(one.ingredient for one in STOCKS), (Formula("f", "F", lines),))
+    judged = characterize(book, "f", "ganache").judged
+    (soft,) = [one for one in judged if "Set number" in one.finding.message]
+    assert soft.mend is not None
+    assert soft.other is not None
+    assert {soft.mend.line, soft.other.line} == {"a", "b"}
+    assert "Couverture" in soft.mend.says
+    assert soft.other.says.startswith("Take ")
+    for way in (soft.mend, soft.other):
+        mended = tuple(
+            replace(line, mass_g=way.mass_g) if line.key == way.line else line for line in lines
+        )
+        after = characterize(
+            Book(book.ingredients, (Formula("f", "F", mended),)), "f", "ganache"
+        ).judged
+        assert not [one for one in after if "Set number" in one.finding.message]

@@ -118,10 +118,18 @@ def test_the_method_changes_with_the_chocolate() -> None:
     milk = notes_of("dark-66", "milk-38")
     assert "work at 29.5" in milk
     assert "scorch" in milk
-    assert "It brings in milk" in milk
+    # The cream held milk before: nothing new is declared.
+    assert "It brings in" not in milk
     assert "Fold the cream in at 35-40" in notes_of(
         "white-32", "dark-66", "barley-mousse", "mousse"
     )
+
+
+def test_an_allergen_is_said_where_the_formula_did_not_hold_it_before() -> None:
+    assert "It brings in nuts" in notes_of("oats", "almond-flour", "rye-crumble", "crumble")
+    # Rye and wheat hold gluten too: taking the oats out takes none away.
+    assert "It holds no" not in notes_of("oats", "almond-flour", "rye-crumble", "crumble")
+    assert "It holds no milk any more" in notes_of("butter", "margarine", "rye-crumble", "crumble")
 
 
 def test_what_does_not_whip_splits_or_browns_is_said() -> None:
@@ -129,7 +137,8 @@ def test_what_does_not_whip_splits_or_browns_is_said() -> None:
     oat = notes_of("milk", "oat-drink", "pastry-cream", "custard")
     assert "thin starch" in oat
     assert "gluten" in oat
-    assert "no milk" in oat
+    # The custard's butter holds milk still.
+    assert "no milk" not in oat
     assert "browns sooner" in notes_of("sugar", "acacia-honey", "honey-caramel", "caramel")
     leaf = notes_of("gelatin", "leaf-gelatin", "barley-mousse", "mousse")
     assert "squeeze" in leaf

@@ -6,6 +6,7 @@ import { useEventListener } from './kit/useEventListener'
 import { useWorking } from './kit/working'
 import { commandFor, isTyping } from './shell/commands'
 import { useSession } from './shell/session'
+import { fetchRooms, router, unreached } from './shell/routes'
 import { theme } from './shell/theme'
 import TopStrip from './shell/TopStrip.vue'
 
@@ -19,7 +20,7 @@ const { open: working } = useWorking()
 const asking = ref(false)
 const keysShown = ref(false)
 /** Fetched when there is time, so that what is typed after the keys finds it there. */
-onMounted(() => setTimeout(loadWhatNext, 1500))
+onMounted(() => setTimeout(() => Promise.allSettled([loadWhatNext(), fetchRooms()]), 1500))
 
 useEventListener('keydown', (event) => {
   if (!person.value) return
@@ -48,7 +49,16 @@ useEventListener('keydown', (event) => {
     <template v-else-if="person">
       <div class="house">
         <TopStrip class="no-print" @ask="asking = true" @keys="keysShown = true" />
-        <main class="room"><RouterView /></main>
+        <main class="room">
+          <p v-if="unreached" class="unreached" role="alert">
+            This room was not loaded yet, and the kitchen server does not answer. What you see is
+            kept.
+            <button type="button" class="deed small" @click="router.push(unreached)">
+              Try again
+            </button>
+          </p>
+          <RouterView />
+        </main>
       </div>
       <WorkingDrawer v-if="working" />
       <WhatNext v-if="asking" @close="asking = false" />
@@ -69,6 +79,12 @@ useEventListener('keydown', (event) => {
   min-height: 0;
   overflow: auto;
   position: relative;
+}
+
+.unreached {
+  background: var(--amber-wash);
+  border-bottom: 1px solid var(--amber-rule);
+  padding: 8px 18px;
 }
 
 .silence {

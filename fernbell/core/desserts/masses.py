@@ -23,7 +23,7 @@ def mass_of(name: str, volume: Working, density: Working) -> Working:
         unit="g",
         given=(Given("volume", volume.value, "ml"), Given("density", density.value, "g/ml")),
         rule="mass = volume × density",
-        arithmetic=f"{figure_text(volume.value)} × {figure_text(density.value)} = "
+        arithmetic=f"{figure_text(volume.value)} ml × {figure_text(density.value)} g/ml = "
         f"{figure_text(mass)} g",
         source=MASS_BALANCE,
         steps=(volume, density),

@@ -1,6 +1,6 @@
 """What changes in the method when one ingredient stands in for another."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from fernbell.core.families.folding import FOLDS_AT
@@ -18,7 +18,14 @@ class Note:
     says: str
 
 
-def swap_notes(was: Ingredient, new: Ingredient, kind: str, *, whips: bool) -> tuple[Note, ...]:
+def swap_notes(
+    was: Ingredient,
+    new: Ingredient,
+    kind: str,
+    *,
+    whips: bool,
+    others: Iterable[Ingredient] = (),
+) -> tuple[Note, ...]:
     """What the method changes when one ingredient stands in for another.
 
     Args:
@@ -26,6 +33,7 @@ def swap_notes(was: Ingredient, new: Ingredient, kind: str, *, whips: bool) -> t
         new: the ingredient that comes [Ingredient].
         kind: kind of the formula, such as 'mousse' [text].
         whips: whether air is beaten into it [bool].
+        others: what else is in the formula, shape (m,) [Ingredient].
     Returns:
         notes, shape (n,) [Note].
     Source:
@@ -42,7 +50,7 @@ def swap_notes(was: Ingredient, new: Ingredient, kind: str, *, whips: bool) -> t
         found += _gelatins(was, new)
     if whips:
         found += _whipping(new)
-    return (*found, *_plant(was, new), *_allergens(was, new))
+    return (*found, *_plant(was, new), *_allergens(was, new, tuple(others)))
 
 
 _SUGARS = (Role.SUGAR, Role.SYRUP)
@@ -143,15 +151,15 @@ def _plant(was: Ingredient, new: Ingredient) -> Iterator[Note]:
         )
 
 
-def _allergens(was: Ingredient, new: Ingredient) -> Iterator[Note]:
+def _allergens(was: Ingredient, new: Ingredient, others: tuple[Ingredient, ...]) -> Iterator[Note]:
+    """What the formula did not hold before, and what it holds no more."""
     if new.allergens is None:
         yield Note("allergens", f"Nobody entered the allergens of {new.name}.")
         return
-    comes = [one for one in new.allergens if one not in (was.allergens or ())]
-    goes = [one for one in was.allergens or () if one not in new.allergens]
+    held = {one for other in others for one in other.allergens or ()}
+    comes = [one for one in new.allergens if one not in {*(was.allergens or ()), *held}]
+    goes = [one for one in was.allergens or () if one not in {*new.allergens, *held}]
     if comes:
         yield Note("allergens", f"It brings in {', '.join(comes)}: tell the service.")
     if goes:
-        yield Note(
-            "allergens", f"It holds no {', '.join(goes)}; other lines may, and traces are not told."
-        )
+        yield Note("allergens", f"It holds no {', '.join(goes)} any more; traces are not told.")

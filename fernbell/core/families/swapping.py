@@ -1,6 +1,6 @@
 """One ingredient for another: the straight swap, and the one that keeps what the formula is for."""
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 
 from fernbell.core.errors import CoreError, UnknownKey
@@ -112,7 +112,18 @@ def swap(
     there = replace(after, formula=rebalanced)
     kept = tuple(_kept(one, lines, there) for one in wanted if _read(one, lines) is not None)
     whips = any(line.overrun_percent for line in exchanged if line.ingredient == new.key)
-    return Swap(book, straight, rebalanced, kept, swap_notes(was, new, kind, whips=whips))
+    beside = tuple(_held(lines.book, formula, old))
+    notes = swap_notes(was, new, kind, whips=whips, others=beside)
+    return Swap(book, straight, rebalanced, kept, notes)
+
+
+def _held(book: Book, formula: Formula, without: str) -> Iterator[Ingredient]:
+    """What is in a formula and in those nested in it, but for one ingredient of its own lines."""
+    for line in formula.lines:
+        if line.formula is not None:
+            yield from _held(book, book.formula(line.formula), "")
+        elif line.ingredient is not None and line.ingredient != without:
+            yield book.ingredient(line.ingredient)
 
 
 def _wanted(dial: Dial | None, before: Role, after: Role, *, cooked: bool) -> tuple[Figure, ...]:

@@ -8,7 +8,7 @@ from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import Book, Formula
 from fernbell.core.formulas.composition import Composition, gather
 from fernbell.core.formulas.gauge import Gauge, Verdict
-from fernbell.core.formulas.mending import Mend, mend
+from fernbell.core.formulas.mending import Mend, mends
 from fernbell.core.formulas.method import Step
 from fernbell.core.pantry import ChocolateKind
 from fernbell.core.working import COMMON_PRACTICE, figure_text
@@ -27,10 +27,11 @@ BAKED = ("sponge", "paste", "crumble", "crisp", "meringue", "chocolate")
 
 @dataclass(frozen=True, slots=True)
 class Judged:
-    """A finding, and the change that mends it where one line or the cooking can."""
+    """A finding, the change that mends it where one can, and the other way to do it."""
 
     finding: Finding
     mend: Mend | None = None
+    other: Mend | None = None
 
 
 def judge_formula(
@@ -73,33 +74,73 @@ def _windows(
     gauges: Iterable[Gauge],
     made: Mapping[str, Composition],
     altitude_m: float,
-) -> Iterator[Judged]:
+) -> Iterable[Judged]:
     outside = [one for one in gauges if one.verdict not in (None, Verdict.WITHIN)]
     raw = gather(book, formula, made) if outside else None
+    faults: dict[object, list[_Fault]] = {}
     for gauge in outside:
-        window, verdict = gauge.window, gauge.verdict
-        assert window
-        assert gauge.working
         assert raw
-        below = verdict is Verdict.BELOW
-        edge = window.least if below else window.most
-        unit = f" {gauge.working.unit}" if gauge.working.unit == "%" else ""
-        remedy = mend(book, formula, raw, gauge, made, altitude_m)
-        where = f"{'below' if below else 'above'} {edge:g}{unit}"
-        finding = Finding(
-            code=f"reading-{gauge.code}",
-            severity=Severity.CAUTION,
-            message=f"{gauge.name}: {figure_text(gauge.working.value)}{unit}, {where}.",
-            why=window.why,
-            remedy=f"{remedy.says}." if remedy else _by_several(gauge, below=below),
-            source=window.source,
-            formula=formula.key,
+        ways = mends(book, formula, raw, gauge, made, altitude_m)
+        faults.setdefault(_moved(formula, gauge, ways), []).append(_Fault(gauge, ways))
+    return (_judged(formula, several) for several in faults.values())
+
+
+@dataclass(frozen=True, slots=True)
+class _Fault:
+    """A reading outside its window, and the ways that bring it back."""
+
+    gauge: Gauge
+    ways: tuple[Mend, ...]
+
+
+def _moved(formula: Formula, gauge: Gauge, ways: tuple[Mend, ...]) -> object:
+    """What mends it, and in which direction: faults that share it are one."""
+    first = ways[0] if ways else None
+    if first is None or first.line is None or first.mass_g is None:
+        return gauge.code
+    now = next(line.mass_g for line in formula.lines if line.key == first.line)
+    return first.line, first.mass_g > now
+
+
+def _judged(formula: Formula, faults: list[_Fault]) -> Judged:
+    """One card a fault: of several readings that one line mends, what mends them all."""
+    window = faults[0].gauge.window
+    assert window
+    ways = faults[0].ways
+    if len(faults) > 1:
+        now = next(line.mass_g for line in formula.lines if line.key == ways[0].line)
+        furthest = max(
+            (fault.ways[0] for fault in faults), key=lambda way: abs((way.mass_g or 0.0) - now)
         )
-        yield Judged(finding, remedy)
+        ways = (furthest,)
+    remedy = f"{ways[0].says}." if ways else _by_several(faults[0].gauge)
+    finding = Finding(
+        code=f"reading-{faults[0].gauge.code}",
+        severity=Severity.CAUTION,
+        message=f"{'; '.join(_outside(fault.gauge) for fault in faults)}.",
+        why=" ".join(
+            dict.fromkeys(fault.gauge.window.why for fault in faults if fault.gauge.window)
+        ),
+        remedy=remedy,
+        source=window.source,
+        formula=formula.key,
+    )
+    return Judged(finding, *ways[:2])
 
 
-def _by_several(gauge: Gauge, *, below: bool) -> str:
-    more = "Raise" if below else "Lower"
+def _outside(gauge: Gauge) -> str:
+    """'Gelatin on the water: 4 %, above 2.2 %'."""
+    assert gauge.window
+    assert gauge.working
+    below = gauge.verdict is Verdict.BELOW
+    edge = gauge.window.least if below else gauge.window.most
+    unit = f" {gauge.working.unit}" if gauge.working.unit == "%" else ""
+    figure = figure_text(gauge.working.value)
+    return f"{gauge.name}: {figure}{unit}, {'below' if below else 'above'} {edge:g}{unit}"
+
+
+def _by_several(gauge: Gauge) -> str:
+    more = "Raise" if gauge.verdict is Verdict.BELOW else "Lower"
     return f"{more} the {gauge.name.lower()} by several lines: one alone does not bring it back."
 
 

@@ -42,6 +42,14 @@ _DRIVERS: Mapping[tuple[str, Verdict], tuple[str, ...]] = {
 }
 """Whose line is moved, by reading and where it lies; the line that brings most of it."""
 
+_OTHER_WAY: Mapping[tuple[str, Verdict], tuple[str, ...]] = {
+    ("set-number", Verdict.BELOW): ("water",),
+    ("set-number", Verdict.ABOVE): _COCOA,
+    ("fat-water", Verdict.BELOW): ("water",),
+    ("fat-water", Verdict.ABOVE): FATS,
+}
+"""What can be moved instead, the other way: cream taken out in place of couverture put in."""
+
 _BY_COOKING = ("water", "solids")
 
 
@@ -60,10 +68,10 @@ class Mend:
 Made = Mapping[str, Composition]
 
 
-def mend(
+def mends(
     book: Book, formula: Formula, raw: Raw, gauge: Gauge, made: Made, altitude_m: float
-) -> Mend | None:
-    """The change that brings a reading just inside its window, if one of this kind can.
+) -> tuple[Mend, ...]:
+    """The changes that each bring a reading just inside its window.
 
     Args:
         book: where lines are looked up [Book].
@@ -73,21 +81,15 @@ def mend(
         made: compositions of what is nested in it [g].
         altitude_m: height of the kitchen above the sea [m].
     Returns:
-        the change, in steps of the scale; None where nothing does it [Mend].
+        the usual change first, then the other way, in steps of the scale; none where nothing
+        does it, shape (n,) [Mend].
     Source:
         root of the reading (scipy brentq); which line moves: common practice.
     """
-    verdict = gauge.verdict
-    if (
-        gauge.window is None
-        or (gauge.code, verdict) not in _DRIVERS
-        or verdict in (None, Verdict.WITHIN)
-    ):
-        return None
-    below = verdict is Verdict.BELOW
-    edge = gauge.window.least if below else gauge.window.most
-    assert edge is not None
-    target = edge * (1 + INSIDE if below else 1 - INSIDE)
+    wanted = _wanted(gauge)
+    if wanted is None:
+        return ()
+    verdict, target = wanted
     figure = FIGURES[gauge.code]
 
     lines = Lines(book, formula, made, altitude_m)
@@ -105,13 +107,29 @@ def mend(
     if gauge.code in _BY_COOKING and formula.losses.cooking_percent > 0:
         found = _by_cooking(formula.losses, cooked_as, target)
         if found is not None:
-            return found
-    drivers = _DRIVERS[gauge.code, verdict]
-    line = _bringing(book, formula, made, drivers)
-    if line is None:
+            return (found,)
+
+    def moving(drivers: tuple[str, ...]) -> Mend | None:
+        line = _bringing(book, formula, made, drivers)
+        if line is None:
+            return None
+        at = formula.lines.index(line)
+        return _by_line(book, line, lambda mass: weighed_as(at, mass), raw.batch_g, target)
+
+    ways = (_DRIVERS[gauge.code, verdict], _OTHER_WAY.get((gauge.code, verdict), ()))
+    found_ways = (moving(drivers) for drivers in ways if drivers)
+    return tuple(one for one in found_ways if one is not None)
+
+
+def _wanted(gauge: Gauge) -> tuple[Verdict, float] | None:
+    """Where a reading lies and what it is to be: just inside; None where no line can do it."""
+    verdict, window = gauge.verdict, gauge.window
+    if window is None or verdict is None or (gauge.code, verdict) not in _DRIVERS:
         return None
-    at = formula.lines.index(line)
-    return _by_line(book, line, lambda mass: weighed_as(at, mass), raw.batch_g, target)
+    below = verdict is Verdict.BELOW
+    edge = window.least if below else window.most
+    assert edge is not None
+    return verdict, edge * (1 + INSIDE if below else 1 - INSIDE)
 
 
 def _bringing(book: Book, formula: Formula, made: Made, drivers: tuple[str, ...]) -> Line | None:

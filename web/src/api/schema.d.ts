@@ -2659,11 +2659,12 @@ export interface components {
         };
         /**
          * Judged
-         * @description A finding, and the change that mends it where one line or the cooking can.
+         * @description A finding, the change that mends it where one can, and the other way to do it.
          */
         Judged: {
             finding: components["schemas"]["Finding"];
             mend?: components["schemas"]["Mend"] | null;
+            other?: components["schemas"]["Mend"] | null;
         };
         /**
          * Keeping
@@ -3272,6 +3273,8 @@ export interface components {
             certain: components["schemas"]["LineChoice"] | null;
             /** Choices */
             choices: components["schemas"]["LineChoice"][];
+            /** Far */
+            far: boolean;
             /** Heading */
             heading: boolean;
             /** Name */
@@ -3435,7 +3438,7 @@ export interface components {
          * @description A line understood: what is certain, else what may be meant and the question.
          *
          *     `name` is what was said of what it is; `note` was said and is not weighed; `weighs_g` are its
-         *     grams where they were said, whatever it is.
+         *     grams where they were said, whatever it is. `far` choices hold some of its words only.
          */
         ReadLine: {
             /** Asks */
@@ -3443,6 +3446,8 @@ export interface components {
             certain: components["schemas"]["LineChoice"] | null;
             /** Choices */
             choices: components["schemas"]["LineChoice"][];
+            /** Far */
+            far: boolean;
             /** Name */
             name: string;
             /** Note */

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** Along the foot: the dessert at each stage, in building order, cold waits in frost. */
-import { nextTick, ref } from 'vue'
+import { nextTick, onMounted, onUpdated, ref } from 'vue'
 
 import type { Cut, Stage } from '../api/types'
 import type { Look } from '../kit/flavors'
+import { useEventListener } from '../kit/useEventListener'
 import StageDrawing from './StageDrawing.vue'
 
 const props = defineProps<{
@@ -14,6 +15,20 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ pick: [at: number | null] }>()
 const list = ref<HTMLElement | null>(null)
+/** How many stages lie beyond the right edge. */
+const hidden = ref(0)
+function look() {
+  const box = list.value
+  if (!box) return
+  const edge = box.getBoundingClientRect().right
+  hidden.value = [...box.children].filter(
+    (one) => one.getBoundingClientRect().right > edge + 20,
+  ).length
+}
+onMounted(look)
+onUpdated(look)
+useEventListener('resize', look)
+const onward = () => list.value?.scrollBy({ left: 320, behavior: 'smooth' })
 
 /** Arrow keys walk along the strip. */
 function walk(to: number) {
@@ -24,29 +39,51 @@ function walk(to: number) {
 </script>
 
 <template>
-  <ol ref="list" class="list strip" aria-label="Building, stage by stage">
-    <li v-for="(stage, i) in stages" :key="`${stage.code}/${i}`">
-      <button
-        type="button"
-        :class="['stage', { cold: stage.cold, shown: i === at }]"
-        :aria-pressed="i === at"
-        :title="stage.title"
-        @click="emit('pick', i === at ? null : i)"
-        @keydown.left.prevent="walk(i - 1)"
-        @keydown.right.prevent="walk(i + 1)"
-        @keydown.esc="emit('pick', null)"
-      >
-        <StageDrawing :cut="cut" :stage="stage" :look-of="lookOf" />
-        <strong>{{ i + 1 }} {{ stage.title }}</strong>
-        <span v-if="stage.wait_says" :class="['wait', { cold: stage.cold }]">{{
-          stage.wait_says
-        }}</span>
-      </button>
-    </li>
-  </ol>
+  <div class="whole">
+    <ol ref="list" class="list strip" aria-label="Building, stage by stage" @scroll="look">
+      <li v-for="(stage, i) in stages" :key="`${stage.code}/${i}`">
+        <button
+          type="button"
+          :class="['stage', { cold: stage.cold, shown: i === at }]"
+          :aria-pressed="i === at"
+          :title="stage.title"
+          @click="emit('pick', i === at ? null : i)"
+          @keydown.left.prevent="walk(i - 1)"
+          @keydown.right.prevent="walk(i + 1)"
+          @keydown.esc="emit('pick', null)"
+        >
+          <StageDrawing :cut="cut" :stage="stage" :look-of="lookOf" />
+          <strong>{{ i + 1 }} {{ stage.title }}</strong>
+          <span v-if="stage.wait_says" :class="['wait', { cold: stage.cold }]">{{
+            stage.wait_says
+          }}</span>
+        </button>
+      </li>
+    </ol>
+    <button v-if="hidden" type="button" class="more no-print" @click="onward">
+      {{ hidden }} more ›
+    </button>
+  </div>
 </template>
 
 <style scoped>
+.whole {
+  position: relative;
+}
+
+.more {
+  background: linear-gradient(to right, transparent, var(--porcelain) 28px);
+  border: 0;
+  bottom: 0;
+  color: var(--bronze-text);
+  cursor: pointer;
+  font-weight: 600;
+  padding: 0 6px 0 40px;
+  position: absolute;
+  right: 0;
+  top: 0;
+}
+
 .strip {
   display: flex;
   gap: 8px;

@@ -42,6 +42,14 @@ function apply(mend: Mend) {
       >
         {{ one.mend.says }}
       </button>
+      <button
+        v-if="one.other && !disabled"
+        type="button"
+        class="deed small mend"
+        @click="apply(one.other)"
+      >
+        or {{ one.other.says.charAt(0).toLowerCase() + one.other.says.slice(1) }}
+      </button>
     </FindingCard>
   </section>
 </template>

@@ -95,10 +95,12 @@ async function bringBack(revision: number) {
   const path = { row_id: shown.value, revision }
   const body = { revision: formula.row.value?.revision ?? 0 }
   try {
-    await take(
-      api.POST('/api/formulas/{row_id}/revisions/{revision}/restore', { params: { path }, body }),
-    )
-    await formula.reload()
+    await undo.through(async () => {
+      await take(
+        api.POST('/api/formulas/{row_id}/revisions/{revision}/restore', { params: { path }, body }),
+      )
+      await formula.reload()
+    })
     await client.invalidateQueries({ queryKey: ['worked out'] })
   } catch (error) {
     refused.value = (error as Error).message
@@ -123,7 +125,9 @@ async function bringBack(revision: number) {
         <template #item="{ item }">
           <LookSwatch :formula="look(item)" :size="18" />
           <span class="formula-name">{{ item.name }}</span>
-          <span class="quiet grams">{{ figure(look(item)?.batch_g ?? 0, 0) }} g</span>
+          <span class="quiet grams" aria-hidden="true"
+            >{{ figure(look(item)?.batch_g ?? 0, 0) }} g</span
+          >
         </template>
         <template #make>Write a formula</template>
         <template #above>
@@ -159,7 +163,6 @@ async function bringBack(revision: number) {
       >
         <p class="quiet about">
           <UndoButtons v-if="mayWrite" :undo="undo" />
-          <span v-else class="tag">You read here; a cook or the chef changes it.</span>
           revision {{ formula.row.value?.revision }} · {{ saved }}
           <template v-if="formula.row.value?.changed_by">
             by {{ formula.row.value.changed_by }}</template
@@ -245,13 +248,6 @@ async function bringBack(revision: number) {
 
 .grams {
   font-weight: 400;
-}
-
-.tag {
-  background: var(--leaf);
-  border-radius: 4px;
-  color: var(--ink);
-  padding: 1px 7px;
 }
 
 .foot {

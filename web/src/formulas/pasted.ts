@@ -22,7 +22,7 @@ export const isNothing = (line: PastedLine) => !offered(line).length && !mayBeNe
 export function choiceFor(line: PastedLine): Choice {
   if (line.certain) return keyOf(line.certain)
   if (isNothing(line)) return SKIP
-  return line.choices.length ? ASKED : NEW
+  return line.choices.length && !(line.far && mayBeNew(line)) ? ASKED : NEW
 }
 
 export function optionsFor(line: PastedLine) {

@@ -71,11 +71,7 @@ function make() {
       <h3 v-if="group.title" class="eyebrow group">{{ group.title }}</h3>
       <ul class="list rows">
         <li v-for="one in group.items" :key="one.id">
-          <RouterLink
-            :to="`/${room}/${one.id}`"
-            :class="['row', { chosen: one.id === id }]"
-            :aria-label="one.name"
-          >
+          <RouterLink :to="`/${room}/${one.id}`" :class="['row', { chosen: one.id === id }]">
             <slot name="item" :item="one">{{ one.name }}</slot>
           </RouterLink>
         </li>

@@ -1,5 +1,5 @@
 /** Undo and redo over everything on a row's screen, kept over a reload. */
-import { computed, type Ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, type Ref, shallowRef, watch } from 'vue'
 
 import { noSteps, record, redo, sameData, type Steps, undo } from './steps'
 import { useEventListener } from './useEventListener'
@@ -65,6 +65,16 @@ export function useUndo<Entry extends object>(id: () => string | undefined, row:
     await done
   }
 
+  /** A change that is saved by another way, as one step of its own. */
+  async function through(change: () => Promise<void>) {
+    const before = row.draft.value
+    const past = steps.value
+    await change()
+    // Until the save that came from elsewhere has cleared the steps.
+    await nextTick()
+    if (before) keep(record(past, before))
+  }
+
   function go(way: typeof undo | typeof redo) {
     const now = row.draft.value
     const step = now && way(steps.value, now)
@@ -83,6 +93,7 @@ export function useUndo<Entry extends object>(id: () => string | undefined, row:
 
   return {
     edit,
+    through,
     undo: () => go(undo),
     redo: () => go(redo),
     canUndo: computed(() => steps.value.past.length > 0),

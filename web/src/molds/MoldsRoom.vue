@@ -60,15 +60,16 @@ async function make(title: string) {
       >
         <template #make>Add a mold</template>
       </RowList>
-      <SwitchRow
-        v-if="mayWrite"
-        class="kind"
-        label="A new mold is a"
-        :value="kind"
-        :choices="KINDS"
-        :disabled="false"
-        @change="(one) => (kind = one)"
-      />
+      <p v-if="mayWrite" class="kind">
+        <span class="eyebrow">A new mold is a</span>
+        <SwitchRow
+          label="A new mold is a"
+          :value="kind"
+          :choices="KINDS"
+          :disabled="false"
+          @change="(one) => (kind = one)"
+        />
+      </p>
     </template>
     <template #default>
       <h1>Molds</h1>
@@ -100,6 +101,9 @@ async function make(title: string) {
 
 <style scoped>
 .kind {
+  align-items: center;
+  display: flex;
+  gap: 10px;
   margin-top: 12px;
 }
 

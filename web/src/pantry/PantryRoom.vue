@@ -37,7 +37,7 @@ async function make(name: string) {
 </script>
 
 <template>
-  <ZoneFrame :shown="props.id" shelf="Ingredients" board="Ingredient" ticket="What it is">
+  <ZoneFrame :shown="props.id" shelf="Ingredients" board="Pantry" ticket="What it is">
     <template #shelf>
       <RowList
         :id="props.id"

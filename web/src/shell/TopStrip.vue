@@ -3,6 +3,8 @@ import Dropdown from 'ant-design-vue/es/dropdown'
 import Menu, { MenuDivider, MenuItem } from 'ant-design-vue/es/menu'
 import { computed, defineAsyncComponent, ref } from 'vue'
 
+import { useRouter } from 'vue-router'
+
 import { useCommands } from './commands'
 import { ROOMS } from './routes'
 import { useSession } from './session'
@@ -10,8 +12,9 @@ import { useSession } from './session'
 const SettingsDialog = defineAsyncComponent(() => import('./SettingsDialog.vue'))
 const MembersDialog = defineAsyncComponent(() => import('./MembersDialog.vue'))
 
+const router = useRouter()
 const emit = defineEmits<{ ask: []; keys: [] }>()
-const { person, isChef, signOut, enterKitchen } = useSession()
+const { person, isChef, mayWrite, signOut, enterKitchen } = useSession()
 const membersOpen = ref(false)
 const settingsOpen = ref(false)
 useCommands(() => [{ name: 'How I read figures', run: () => (settingsOpen.value = true) }])
@@ -42,6 +45,9 @@ const others = computed(() =>
       <span class="narrow-only" aria-label="What next?">⌕</span>
       <kbd class="wide-only">Ctrl K</kbd>
     </button>
+    <span v-if="!mayWrite" class="reads" title="An apprentice reads; a cook or the chef writes.">
+      you read here
+    </span>
     <Dropdown :trigger="['click']" placement="bottomRight">
       <button class="person" type="button">
         <span class="wide-only">{{ person?.kitchen.name }}</span>
@@ -58,6 +64,7 @@ const others = computed(() =>
             Go to {{ one.name }}
           </MenuItem>
           <MenuItem key="read" @click="settingsOpen = true">How I read figures</MenuItem>
+          <MenuItem key="words" @click="router.push('/words')">What the words mean</MenuItem>
           <MenuItem key="keys" @click="emit('keys')">Keys</MenuItem>
           <MenuDivider />
           <MenuItem key="out" @click="signOut.mutate(undefined)">Sign out</MenuItem>
@@ -123,6 +130,16 @@ nav {
   left: calc(50% - 10px);
   position: absolute;
   width: 20px;
+}
+
+.reads {
+  background: var(--bronze-wash);
+  border-radius: 999px;
+  color: var(--bronze-text);
+  font-size: 13px;
+  font-weight: 600;
+  padding: 2px 10px;
+  white-space: nowrap;
 }
 
 .ask {

@@ -1,3 +1,4 @@
+import { ref } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 
 /** Rooms in the order of work; one appears here when it exists. */
@@ -8,27 +9,46 @@ export const ROOMS = [
   { to: '/molds', name: 'Molds' },
 ]
 
+const ROOM_FILES = [
+  () => import('../desserts/DessertsRoom.vue'),
+  () => import('../desserts/SheetsRoom.vue'),
+  () => import('../formulas/FormulasRoom.vue'),
+  () => import('../pantry/PantryRoom.vue'),
+  () => import('../molds/MoldsRoom.vue'),
+] as const
+const [desserts, sheets, formulas, pantry, molds] = ROOM_FILES
+
+/** Every room is fetched while there is time, so that none is missing when the line breaks. */
+export const fetchRooms = () => Promise.allSettled(ROOM_FILES.map((load) => load()))
+
+/** Where one wanted to go and could not: the room was not loaded yet. */
+export const unreached = ref('')
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/desserts' },
     {
       path: '/desserts/:id?',
-      component: () => import('../desserts/DessertsRoom.vue'),
+      component: desserts,
       props: true,
     },
     {
       path: '/desserts/:id/sheets',
-      component: () => import('../desserts/SheetsRoom.vue'),
+      component: sheets,
       props: (route) => ({ id: route.params.id, count: Number(route.query.count) || undefined }),
     },
     {
       path: '/formulas/:id?',
-      component: () => import('../formulas/FormulasRoom.vue'),
+      component: formulas,
       props: true,
     },
-    { path: '/pantry/:id?', component: () => import('../pantry/PantryRoom.vue'), props: true },
-    { path: '/molds/:id?', component: () => import('../molds/MoldsRoom.vue'), props: true },
+    { path: '/pantry/:id?', component: pantry, props: true },
+    { path: '/molds/:id?', component: molds, props: true },
+    { path: '/words', component: () => import('./GlossaryPage.vue') },
     { path: '/:rest(.*)*', component: () => import('./NotHere.vue') },
   ],
 })
+
+router.onError((_, to) => (unreached.value = to.fullPath))
+router.afterEach(() => (unreached.value = ''))

@@ -103,6 +103,7 @@ export const readLine = (text: string, more: Partial<ReadLine> = {}): ReadLine =
   choices: [],
   asks: '',
   weighs_g: 250,
+  far: false,
   ...more,
 })
 

@@ -50,7 +50,7 @@ class Understood:
     """A line: what is certain, else what may be meant, and the question.
 
     `name` is what was said of what it is, `note` what was said and is not weighed; `weighs_g`
-    are its grams where they were said, whatever it is.
+    are its grams where they were said, whatever it is. `far` choices hold some of its words only.
     """
 
     text: str
@@ -60,6 +60,7 @@ class Understood:
     note: str = ""
     asks: str = ""
     weighs_g: float | None = None
+    far: bool = False
 
 
 def of_itself(named: Named) -> Ingredient:
@@ -144,7 +145,9 @@ def of_amount(
     certain = _weighable(amount, _choices(found.certain, amount, system, weighed))
     likely = tuple(_choices(found.likely, amount, system, weighed))
     sure = certain[0] if len(certain) == 1 and certain[0].mass_g is not None else None
-    understood = Understood(text, amount.name, sure, (), amount.note, weighs_g=_grams_said(amount))
+    understood = Understood(
+        text, amount.name, sure, (), amount.note, weighs_g=_grams_said(amount), far=found.far
+    )
     if sure and not begun:
         return understood
     choices = (*certain, *likely)
@@ -205,6 +208,8 @@ def _weighable(amount: Amount, choices: Iterable[Choice]) -> tuple[Choice, ...]:
 def _question(amount: Amount, found: Found, choices: tuple[Choice, ...]) -> str:
     if not choices:
         return f"‘{amount.name}’ is not in the pantry."
+    if found.far:
+        return f"‘{amount.name}’ is not in the pantry. Is it one of these?"
     if len(choices) == 1 and choices[0].mass_g is None and found.certain:
         return choices[0].lacks
     if any(one.measure for one in choices) and len({one.named.key for one in choices}) == 1:

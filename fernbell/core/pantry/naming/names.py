@@ -48,12 +48,14 @@ class Named:
 class Found:
     """What a name may mean: `certain` are those it is the name of, `likely` those it fits.
 
-    `instead` is the name that was put in its place where it looks like a slip.
+    `instead` is the name that was put in its place where it looks like a slip; `far` says that
+    the likely ones hold some of the words only.
     """
 
     certain: tuple[Named, ...] = ()
     likely: tuple[Named, ...] = ()
     instead: str = ""
+    far: bool = False
 
 
 @dataclass(frozen=True, eq=False)
@@ -228,7 +230,7 @@ class Names:
         counts = self._hits(known)
         ranked = self._ranked(counts, known)
         nearest = sorted(ranked, key=lambda one: -counts[self._places[one.key]])
-        return Found(likely=tuple(nearest[:most]))
+        return Found(likely=tuple(nearest[:most]), far=True)
 
     def _near(self, word: str) -> str:
         if len(word) < 4 or word in DESCRIPTIONS or word[0].isdigit():
