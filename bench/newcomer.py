@@ -1,11 +1,13 @@
 """`python -m bench.newcomer`: from the empty kitchen to printed sheets of an own dessert.
 
-A newcomer without a manual founds a kitchen, draws a dessert of three parts, writes its three
-formulas and prints. Clicks and keys are counted as they are made; seconds are estimated by the
-keystroke-level model (Card, Moran and Newell 1980, from memory): 0.28 s a key, 1.1 s to point,
+A newcomer without a manual founds a kitchen, draws an entremet of 20 cm (biscuit, insert, mousse,
+glaze, decor), writes its five formulas as they would be said, and prints. What was taken is
+asserted by name and grams. Clicks and keys are counted as they are made; seconds are estimated by
+the keystroke-level model (Card, Moran and Newell 1980, from memory): 0.28 s a key, 1.1 s to point,
 0.2 s to click, 0.4 s to move a hand between keys and mouse, 1.35 s to think before each act.
 """
 
+import re
 import time
 
 from playwright.sync_api import Locator, Page, expect
@@ -15,9 +17,44 @@ from bench.stage import chromium, served
 KEY_S, POINT_S, CLICK_S, HOME_S, THINK_S = 0.28, 1.1, 0.2, 0.4, 1.35
 
 PARTS = (
-    ("Shortbread", ["180 g flour", "120 g butter", "60 g sugar"]),
-    ("Quince jelly", ["400 g quince", "60 g sugar", "6 g pectin"]),
-    ("Cloud cream", ["500 g cream", "60 g sugar", "8 g gelatin", "48 g water"]),
+    (
+        "Biscuit",
+        {
+            "4 eggs": ("Egg, whole", 206.4),
+            "120 g caster sugar": ("Caster sugar", 120),
+            "110 g flour": ("Wheat flour, plain", 110),
+            "30 g butter": ("Butter, 82 %", 30),
+        },
+    ),
+    (
+        "Raspberry insert",
+        {
+            "300 g raspberry puree": ("Raspberry purée", 300),
+            "60 g sugar": ("Sugar", 60),
+            "5 g pectin": ("Pectin NH", 5),
+        },
+    ),
+    (
+        "Cloud mousse",
+        {
+            "400 g cream": ("Cream, 35 %", 400),
+            "150 g milk": ("Milk, whole", 150),
+            "3 yolks": ("Egg yolk", 54),
+            "70 g sugar": ("Sugar", 70),
+            "3 leaves gelatin": ("Leaf gelatin, gold", 6),
+        },
+    ),
+    (
+        "Glaze",
+        {
+            "150 g water": ("Water", 150),
+            "250 g sugar": ("Sugar", 250),
+            "250 g glucose": ("Glucose syrup", 250),
+            "200 g white chocolate": ("Couverture, white 32 %", 200),
+            "8 leaves gelatin": ("Leaf gelatin, gold", 16),
+        },
+    ),
+    ("Decor", {"100 g dark chocolate": ("Couverture, dark 66 %", 100)}),
 )
 
 
@@ -76,12 +113,16 @@ def walk(page: Page, site: str) -> Hand:
         if place:
             hand.click(page.get_by_role("button", name="Add a part"))
         add_part(page, hand, name)
-        hand.click(page.get_by_role("link", name="Its formula"))
         write(page, hand, lines)
         hand.click(page.get_by_role("link", name="Desserts"))
-    expect(page.get_by_role("list", name="Parts").get_by_role("listitem")).to_have_count(3)
+    expect(page.get_by_role("list", name="Parts").get_by_role("listitem")).to_have_count(5)
+    expect(page.get_by_role("region", name="Findings")).not_to_contain_text("air")
+    colors = page.locator(".drawing path[fill^=url], .drawing [fill^=url]").evaluate_all(
+        "shapes => [...new Set(shapes.map(one => one.getAttribute('fill')))]"
+    )
+    assert len(colors) >= 4, f"the first cut is in full color: {colors}"
     hand.click(page.get_by_role("link", name="Scaled sheets"))
-    expect(page.get_by_role("article")).to_have_count(3)
+    expect(page.get_by_role("article")).to_have_count(5)
     hand.click(page.get_by_role("button", name="Print the sheets"))
     return hand
 
@@ -93,19 +134,25 @@ def add_part(page: Page, hand: Hand, name: str) -> None:
     hand.type(name)
     page.locator(".ant-select-item-option-active").get_by_text(name).wait_for()
     hand.press("Enter")
-    expect(page.get_by_role("button", name="Add the part")).to_be_focused()
+    expect(page.get_by_role("button", name="Add it and write its lines")).to_be_focused()
     hand.press("Enter")
-    expect(page.get_by_role("link", name="Its formula")).to_be_visible()
+    expect(page.get_by_label("Formula", exact=True)).to_have_value(name)
 
 
-def write(page: Page, hand: Hand, lines: list[str]) -> None:
-    """The lines of a new formula, typed one after the other."""
-    typed = page.get_by_role("combobox", name="Type a line")
-    for place, line in enumerate(lines, start=1):
-        expect(typed).to_be_focused()
+def write(page: Page, hand: Hand, lines: dict[str, tuple[str, float]]) -> None:
+    """The lines of a new formula, typed one after the other; its air, where that is asked."""
+    expect(page.get_by_role("combobox", name="Type a line")).to_be_focused()
+    for line in lines:
         hand.type(line, end="Enter")
-        expect(page.get_by_label("Grams of")).to_have_count(place)
-        expect(typed).to_have_value("")
+    expect(page.get_by_label("Grams of")).to_have_count(len(lines))
+    for name, grams in lines.values():
+        taken = float(page.get_by_label(f"Grams of {name}", exact=True).input_value())
+        assert abs(taken - grams) < 0.01, f"{name}: {taken} g, not {grams}"
+    air = page.get_by_role("button", name=re.compile(r"^Take 0\.\d+ g"))
+    page.wait_for_timeout(700)
+    if air.count():
+        hand.click(air)
+        expect(air).to_be_hidden()
 
 
 def main() -> None:

@@ -178,7 +178,7 @@ def test_a_finding_selects_its_part_and_goes_when_its_remedy_is_followed(
 @pytest.mark.parametrize(
     ("typed", "said"),
     [
-        ("", "a length, such as"),
+        ("", "number"),
         ("thick", "a length, such as"),
         ("-4", "more than 0"),
         ("1e9", "a length, such as"),

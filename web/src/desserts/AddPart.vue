@@ -20,7 +20,8 @@ const props = defineProps<{
   refusal?: string
 }>()
 const emit = defineEmits<{
-  add: [rule: Part['rule'], formula: string]
+  /** `write`: its lines are written next. */
+  add: [rule: Part['rule'], formula: string, write: boolean]
   stack: [id: string, count: number]
   close: []
 }>()
@@ -57,7 +58,8 @@ function pickRule(key: Rule) {
   rule.value = key
 }
 
-async function add() {
+const isNew = computed(() => formula.value === 'new')
+async function add(write = isNew.value) {
   missing.value = ''
   if (!formula.value) {
     missing.value = 'Choose a formula, or type the name of a new one and pick it.'
@@ -65,7 +67,7 @@ async function add() {
   }
   try {
     const id = formula.value === 'new' ? await written() : formula.value
-    emit('add', rule.value, id)
+    emit('add', rule.value, id, write)
   } catch (error) {
     missing.value = (error as Error).message
   }
@@ -76,6 +78,7 @@ async function written(): Promise<string> {
   return row.id
 }
 
+const plainly = computed(() => (props.layerOf ? 'Add the layer' : 'Add the part'))
 const newName = ref('')
 function choose(value: unknown) {
   if (value === 'new') newName.value = name.value.trim()
@@ -97,7 +100,7 @@ const shown = computed(() =>
     width="560px"
     @cancel="emit('close')"
   >
-    <form class="add" @submit.prevent="add">
+    <form class="add" @submit.prevent="add()">
       <fieldset v-if="!layerOf">
         <legend class="eyebrow">What it does</legend>
         <label
@@ -134,9 +137,12 @@ const shown = computed(() =>
         />
       </label>
       <p v-if="missing || refusal" class="wrong" role="alert">{{ missing || refusal }}</p>
-      <button ref="submit" class="deed main" type="submit" :disabled="create.isPending.value">
-        {{ layerOf ? 'Add the layer' : 'Add the part' }}
-      </button>
+      <span class="ends">
+        <button ref="submit" class="deed main" type="submit" :disabled="create.isPending.value">
+          {{ isNew ? 'Add it and write its lines' : plainly }}
+        </button>
+        <button v-if="isNew" class="deed" type="button" @click="add(false)">{{ plainly }}</button>
+      </span>
       <fieldset v-if="stacks.length && !layerOf" class="stacks">
         <legend class="eyebrow">Or one of your stacks</legend>
         <span v-for="one in stacks" :key="one.id" class="stack">
@@ -159,6 +165,13 @@ const shown = computed(() =>
 </template>
 
 <style scoped>
+.ends {
+  display: grid;
+  gap: 8px;
+  grid-auto-columns: 1fr;
+  grid-auto-flow: column;
+}
+
 .add {
   display: grid;
   gap: 14px;

@@ -72,7 +72,7 @@ async function guarded(work: () => Promise<void>) {
 }
 
 /** A new part, or a new layer on top of the selected insert. */
-const add = (rule: Part['rule'], formula: string) =>
+const add = (rule: Part['rule'], formula: string, write: boolean) =>
   guarded(async () => {
     if (!view.value) return
     const key = newKey()
@@ -81,6 +81,7 @@ const add = (rule: Part['rule'], formula: string) =>
     adding.value = null
     await edit({ parts: into ? withPart(parts.value, one) : withNew(parts.value, one) })
     props.work.choose({ part: one.key, layer: into ? key : null })
+    if (write) await router.push(`/formulas/${formula}`)
   })
 
 const addStack = (stack: string, count: number) =>

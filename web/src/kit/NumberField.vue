@@ -46,6 +46,11 @@ async function commit() {
   if (typed.trim() === '' && props.optional) return hand(null)
   // What was not touched is not changed by being read in another unit.
   if (typed === shown()) return hand(props.value)
+  if (typed.trim() === '') {
+    const unit = scale.value.unit
+    misread.value = `${props.label} must be a number${unit ? ` of ${unit}` : ''}.`
+    return
+  }
   const number = typedNumber(typed)
   if (number !== undefined) return hand(scale.value.kept(number))
   const body = { text: typed, kept: props.unit ?? '', shown: scale.value.unit }
