@@ -306,3 +306,12 @@ def test_a_role_is_found_whatever_it_is_called() -> None:
         read = understand(f"100 g {name}", NAMES).certain
         assert read is not None
         assert role_of(read.named.of) is Role.MILK
+
+
+def test_a_bare_number_of_what_is_not_counted_may_be_grams_and_is_asked() -> None:
+    read = asked("250 cream")
+    (only,) = read.choices
+    assert (only.mass_g, only.measure) == (250, "g")
+    assert "not counted in pieces" in read.asks
+    (few,) = asked("3 mangoes").choices
+    assert few.mass_g is None

@@ -48,6 +48,7 @@ _OTHERWISE = re.compile(r"^\s*(?:/|=|\bor\b)\s*", re.IGNORECASE)
 _UNTIL = re.compile(r"^\s*(?:-|–|—|\bto\b)\s*", re.IGNORECASE)
 _PART_OF = re.compile(r"^([^\d,]+?)\s+(?:of|from)\s+(.+)$", re.IGNORECASE)
 _BRACKET = re.compile(r"\(([^()]*)\)|\[([^\[\]]*)\]")
+_SEVERAL = re.compile(r"[,;]|(?<=[a-zA-Z.])\s*/\s*(?=\d)")
 _EACH = re.compile(r"\b(?:each|apiece)\b", re.IGNORECASE)
 _NUMBER_WITHIN = re.compile(r"(?<![\w.,/])[\d.,]")
 _UNWEIGHED = re.compile(
@@ -294,7 +295,7 @@ def _brackets(text: str) -> tuple[list[tuple[str, bool]], str]:
 
 def _of_each_bracket(amount: Amount, told: list[tuple[str, bool]]) -> Amount:
     """The more exact of the measure outside and those in brackets; the other stays as a note."""
-    for said, bare in ((one, bare) for inner, bare in told for one in re.split("[,;/]", inner)):
+    for said, bare in ((one, bare) for inner, bare in told for one in _SEVERAL.split(inner)):
         each = bare or _EACH.search(said) is not None
         plain = _ABOUT.sub("", _EACH.sub("", said).strip())
         term = _take(plain)

@@ -16,6 +16,7 @@ _ONE_SPELLING = {
     "yogourt": "yogurt",
     "whiskey": "whisky",
     "soya": "soy",
+    "sheet": "leaf",
     "choc": "chocolate",
     "desicated": "desiccated",
     "dessicated": "desiccated",

@@ -5,7 +5,7 @@ import { figure } from '../kit/format'
 
 defineProps<{ id: string; choices: LineChoice[]; picked: number; label: string }>()
 const emit = defineEmits<{ choose: [choice: LineChoice] }>()
-const MEASURES: Record<string, string> = { US: 'US pint', imperial: 'imperial pint' }
+const MEASURES: Record<string, string> = { US: 'US pint', imperial: 'imperial pint', g: 'in grams' }
 </script>
 
 <template>

@@ -9,6 +9,7 @@ export const SKIP = 'skip'
 export const ASKED = ''
 export type Choice = string
 
+const MEASURES: Record<string, string> = { US: '(US pint)', imperial: '(imperial pint)', g: '(grams)' }
 /** A thing may be offered twice, as one pint or the other. */
 const keyOf = (one: LineChoice) => `${one.id}${one.measure}`
 const offered = (line: PastedLine) =>
@@ -28,7 +29,7 @@ export function choiceFor(line: PastedLine): Choice {
 export function optionsFor(line: PastedLine) {
   const known = offered(line).map((one) => ({
     value: keyOf(one),
-    label: [one.name, one.measure && `${one.measure} pint`, one.is_formula && '(formula)']
+    label: [one.name, one.measure && MEASURES[one.measure], one.is_formula && '(formula)']
       .filter(Boolean)
       .join(' '),
   }))

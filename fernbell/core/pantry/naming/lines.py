@@ -4,7 +4,7 @@ import re
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 
-from fernbell.core.errors import CoreError, Lacking, NoAmount, NotUnderstood
+from fernbell.core.errors import CoreError, Lacking, NoAmount, NotCounted, NotUnderstood
 from fernbell.core.measures import (
     CONTAINERS,
     METRIC_PINTS,
@@ -24,11 +24,16 @@ from fernbell.core.pantry.naming.names import Found, Named, Names
 Weighed = Callable[[Named], Ingredient]
 """What a named thing is measured by; a formula through its density with air."""
 
+_LEAST_GRAMS = 10
+"""A bare number of something that is not counted may be grams from here on."""
 _PARTS = ("juice", "zest")
 _JUICED = re.compile(
     r"^(?P<fruit>[^,]+?),?\s+(?:(?:finely|freshly)\s+)?(?:juice|zest)d\b.*$", re.IGNORECASE
 )
-_SCRAPED = re.compile(r"^(?P<pod>.*\bvanilla\b.*?)\s+seeds?$", re.IGNORECASE)
+_SCRAPED = re.compile(
+    r"^(?P<pod>.*?\bvanilla\s+(?:pod|bean|stick)s?)\b.*\b(?:seeds?|scraped|split)\b", re.IGNORECASE
+)
+_OF_COCOA = re.compile(r"(%)\s*(?:cocoa|cacao)(?:\s+(?:solids|mass))?(?=\s*(?:,|$))", re.I)
 _SECOND = re.compile(r"(?:\+|&|\band\b|\bplus\b)\s*\d", re.IGNORECASE)
 
 
@@ -36,7 +41,7 @@ _SECOND = re.compile(r"(?:\+|&|\band\b|\bplus\b)\s*\d", re.IGNORECASE)
 class Choice:
     """One thing a line may be: what, its grams, and the measure where that was asked.
 
-    Without grams `lacks` says what is missing to weigh it.
+    `lacks` says what is missing to weigh it; grams beside it are what may be meant.
     """
 
     named: Named
@@ -144,7 +149,8 @@ def of_amount(
         found = Found(likely=names.held_in(CONTAINERS[amount.name.lower()]))
     certain = _weighable(amount, _choices(found.certain, amount, system, weighed))
     likely = tuple(_choices(found.likely, amount, system, weighed))
-    sure = certain[0] if len(certain) == 1 and certain[0].mass_g is not None else None
+    alone = len(certain) == 1 and not certain[0].measure and certain[0].mass_g is not None
+    sure = certain[0] if alone else None
     understood = Understood(
         text, amount.name, sure, (), amount.note, weighs_g=_grams_said(amount), far=found.far
     )
@@ -164,6 +170,7 @@ def _grams_said(amount: Amount) -> float | None:
 
 def _in_parts(name: str) -> str:
     """'lemons, juiced' is lemon juice, 'vanilla pod seeds' a vanilla pod."""
+    name = _OF_COCOA.sub(r"\1", name)
     found = _JUICED.match(name)
     if found:
         done = name.lower()
@@ -192,6 +199,11 @@ def _choice(
     of = named.of if amount.unit and is_mass(amount.unit) else weighed(named)
     try:
         return Choice(named, mass_of_amount(of, amount, system), measure)
+    except NotCounted as refusal:
+        # '250 cream' lacks its measure: grams are the likeliest, and are asked.
+        grams_meant = amount.value >= _LEAST_GRAMS and not refusal.piece
+        likely = amount.value if grams_meant else None
+        return Choice(named, likely, "g" if likely else measure, str(refusal))
     except CoreError as refusal:
         return Choice(named, None, measure, str(refusal))
 
@@ -199,7 +211,9 @@ def _choice(
 def _weighable(amount: Amount, choices: Iterable[Choice]) -> tuple[Choice, ...]:
     """Of several owners of a name those that are measured so: a spoon of vanilla is extract."""
     every = tuple(choices)
-    can = tuple(one for one in every if one.mass_g is not None)
+    can = tuple(one for one in every if one.mass_g is not None and not one.lacks) or tuple(
+        one for one in every if one.mass_g is not None
+    )
     poured = tuple(one for one in can if not one.named.of.pieces)
     by_volume = amount.unit != "" and is_volume(amount.unit)
     return (poured if by_volume else ()) or can or every
@@ -210,7 +224,7 @@ def _question(amount: Amount, found: Found, choices: tuple[Choice, ...]) -> str:
         return f"‘{amount.name}’ is not in the pantry."
     if found.far:
         return f"‘{amount.name}’ is not in the pantry. Is it one of these?"
-    if len(choices) == 1 and choices[0].mass_g is None and found.certain:
+    if len(choices) == 1 and choices[0].lacks and found.certain:
         return choices[0].lacks
     if any(one.measure for one in choices) and len({one.named.key for one in choices}) == 1:
         return f"Which {amount.unit}?"

@@ -154,7 +154,7 @@ class Names:
             return []
         found = self._exact(words) or self._bare(_joining(words))
         head, _, tail = name.partition(",")
-        if not found and tail and self._only_describes(words_of(tail)):
+        if not found and tail and all(map(self._only_describes, tail.split(","))):
             found = self._bare(_joining(words_of(head)))
         return found
 
@@ -186,11 +186,12 @@ class Names:
         percents = tuple(f"{word}%" if f"{word}%" in self._having else word for word in words)
         return self._exact(percents) if percents != words else []
 
-    def _only_describes(self, words: Words) -> bool:
+    def _only_describes(self, tail: str) -> bool:
         """Whether what stands behind a comma says how, not what: ', cut in dice', ', sour'."""
-        first = words[0] if words else ""
-        describes = first in DESCRIPTIONS or first.endswith("ed")
-        return describes and first not in self._having
+        first = next(iter(words_of(tail)), "")
+        if first in DESCRIPTIONS:
+            return True
+        return first.endswith("ed") and first not in self._having
 
     def _likely(self, words: Words, *, begun: bool) -> list[int]:
         """Those whose names hold every word that says what it is."""
