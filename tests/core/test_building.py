@@ -13,11 +13,12 @@ from fernbell.core.desserts import (
     Layer,
     Stage,
     Wedges,
+    drawn_in,
     place_stack,
     solve,
 )
 from fernbell.core.errors import CoreError, OutOfRange
-from fernbell.core.formulas import Book, Formula, Line, Wait, WaitKind, wait_words
+from fernbell.core.formulas import Book, Formula, Line, Wait, WaitKind, as_drawn, wait_words
 from fernbell.core.molds import Ring
 from fernbell.core.pantry import Ingredient
 from fernbell.server.demo.book import demo_book
@@ -270,3 +271,13 @@ def test_waits_of_two_layers_take_the_longer() -> None:
     )
     (frozen, *_) = stages(dessert, book)
     assert frozen.wait.least_min == 180
+
+
+def test_what_a_method_says_of_thickness_follows_the_drawing() -> None:
+    drawn = drawn_in([entremet(), entremet(heart=heart(0, across=120))])
+    assert as_drawn("Pour {thickness} into {across}; freeze.", drawn["jelly"]) == (
+        "Pour 5 mm and 11 mm into 15 cm and 12 cm; freeze."
+    )
+    assert as_drawn("Spread {thickness}.", drawn["glaze"]) == "Spread 2 mm."
+    assert as_drawn("Pour {thickness} into {across}.") == "Pour as drawn into as drawn."
+    assert as_drawn("Boil {sugar}.") == "Boil {sugar}."

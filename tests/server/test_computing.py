@@ -12,7 +12,7 @@ from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.desserts import REEDBED
 from fernbell.server.demo.load import load_demo
 from fernbell.server.kitchens.models import Kitchen, Member
-from tests.server.api import Shelves, entry_of, made, post, stocked
+from tests.server.api import Shelves, entry_of, made, post, put, stocked
 
 
 @pytest.fixture
@@ -256,3 +256,20 @@ def test_the_demo_is_loaded_once(demo: Client) -> None:
 def test_settings_are_fit_to_serve() -> None:
     assert django_settings.DEBUG is False
     assert django_settings.SESSION_COOKIE_HTTPONLY
+
+
+def test_the_sheets_of_a_dessert_say_how_thick_it_is_drawn(demo: Client) -> None:
+    def pours() -> str:
+        pages = demo.get(reedbed(demo) + "/sheets").json()
+        quince = next(one for one in pages if one["sheet"]["name"] == "Quince, set")
+        return next(step["text"] for step in quince["method"] if step["stage"] == "pour")
+
+    assert pours() == "Pour 10 mm into a filmed ring of 16 cm on a tray; freeze."
+    row = demo.get(reedbed(demo)).json()
+    entry = {key: row[key] for key in ("name", "mold", "built", "parts", "portions", "count")}
+    insert = next(part for part in entry["parts"] if part["rule"] == "insert")
+    for layer in insert["layers"]:
+        layer["height_mm"] = 14 if layer["height_mm"] == 10 else layer["height_mm"]
+    answer = put(demo, reedbed(demo), {"revision": row["revision"], "data": entry})
+    assert answer.status_code == 200, answer.content
+    assert pours().startswith("Pour 14 mm into")

@@ -2,6 +2,7 @@
 
 from fernbell.core.desserts.bite import Bite, BitePart, take_bite
 from fernbell.core.desserts.cut import Cut, Dimension, Shape, TopView, draw
+from fernbell.core.desserts.drawn import drawn_in
 from fernbell.core.desserts.order import Order, Take, solve, solve_order
 from fernbell.core.desserts.parts import (
     Band,
@@ -58,6 +59,7 @@ __all__ = [
     "Wedges",
     "divide",
     "draw",
+    "drawn_in",
     "place_stack",
     "portions_for",
     "propose",

@@ -27,7 +27,7 @@ from fernbell.core.formulas.kinds import FITS, usual_kind, usual_rule
 from fernbell.core.formulas.labels import Declared
 from fernbell.core.formulas.looks import color_of, flavor_by
 from fernbell.core.formulas.mending import Mend
-from fernbell.core.formulas.method import Step, Wait, WaitKind, wait_words
+from fernbell.core.formulas.method import Drawn, Step, Wait, WaitKind, as_drawn, wait_words
 from fernbell.core.formulas.readings import (
     FormulaReading,
     building_order,
@@ -70,6 +70,7 @@ __all__ = [
     "Cooking",
     "Declared",
     "Demand",
+    "Drawn",
     "EggAccount",
     "Figure",
     "Formula",
@@ -94,6 +95,7 @@ __all__ = [
     "Wait",
     "WaitKind",
     "Window",
+    "as_drawn",
     "batch_working",
     "brings",
     "brought_by",

@@ -61,6 +61,38 @@ class Step:
             check_range("minutes", self.minutes, most=48 * 60, open_least=True)
 
 
+THICKNESS, ACROSS = "{thickness}", "{across}"
+"""Written into a step, they follow the drawing: 'Pour {thickness} into a ring of {across}.'"""
+
+
+@dataclass(frozen=True, slots=True)
+class Drawn:
+    """How thick and how wide a formula is drawn, wherever it is used [mm]."""
+
+    thickness_mm: tuple[float, ...] = ()
+    across_mm: tuple[float, ...] = ()
+
+
+def as_drawn(text: str, drawn: Drawn = Drawn()) -> str:
+    """A step's text with the measures of the drawing in place of {thickness} and {across}.
+
+    Args:
+        text: as written [text].
+        drawn: how thick and wide it is drawn [mm].
+    Returns:
+        such as 'Pour 14 mm into a ring of 16 cm.'; 'as drawn' where nothing is drawn [text].
+    Source:
+        definition.
+    """
+    thick = [f"{one:g} mm" for one in dict.fromkeys(drawn.thickness_mm)]
+    wide = [f"{one / 10:g} cm" for one in dict.fromkeys(drawn.across_mm)]
+    return text.replace(THICKNESS, _listed(thick)).replace(ACROSS, _listed(wide))
+
+
+def _listed(measures: list[str]) -> str:
+    return " and ".join(measures) or "as drawn"
+
+
 def wait_words(wait: Wait) -> str:
     """A wait as it is said in the kitchen.
 

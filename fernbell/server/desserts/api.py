@@ -6,7 +6,7 @@ from uuid import UUID
 from django.http import HttpRequest, HttpResponse
 from ninja import Query
 
-from fernbell.core.desserts import Bite, place_stack, propose, propose_layer, refit
+from fernbell.core.desserts import Bite, drawn_in, place_stack, propose, propose_layer, refit
 from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert
@@ -151,8 +151,9 @@ def solved(
 @router.get("/{uuid:row_id}/sheets", response=list[SheetOut], operation_id="dessert_sheets")
 def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
     """One scaled sheet a formula for the whole order, in building order."""
-    order = assemble.solved(request.auth.kitchen_id, _saved(request, row_id, count))
-    return with_methods(request.auth, order.sheets)
+    sizes = _saved(request, row_id, count)
+    order = assemble.solved(request.auth.kitchen_id, sizes)
+    return with_methods(request.auth, order.sheets, drawn_in(one.dessert for one in sizes))
 
 
 @router.get("/{uuid:row_id}/bite", response=Bite | None, operation_id="taste_dessert")

@@ -1,7 +1,7 @@
 """From formula rows to core and back, with a fixed number of queries."""
 
 import json
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from functools import lru_cache
 from typing import Any
 from uuid import UUID
@@ -21,6 +21,7 @@ from fernbell.core.formulas import (
     Book,
     Character,
     Demand,
+    Drawn,
     EggAccount,
     Formula,
     Line,
@@ -29,6 +30,7 @@ from fernbell.core.formulas import (
     Step,
     Wait,
     WaitKind,
+    as_drawn,
     batch_working,
     characterize,
     factor_to_volume,
@@ -253,6 +255,7 @@ def reading_with(
     job_ = job_named(job)[1] if job else None
     return ReadingOut(
         waits=[wait_words(step.wait) if step.wait else "" for step in steps],
+        method=[as_drawn(step.text) for step in steps],
         landing=read_dial(job_.dial, own.lines) if job_ else None,
         sentence=list(sentence(job_, own.lines)) if job_ else [],
         asides=list(asides(kind, own.lines, steps, job_)),
@@ -308,7 +311,9 @@ def scaled(
     return with_methods(member, sheets(book, readings, [Demand(key, mass_g, "this size")]))
 
 
-def with_methods(member: Member, made: Iterable[Sheet]) -> list[SheetOut]:
+def with_methods(
+    member: Member, made: Iterable[Sheet], drawn: Mapping[str, Drawn] | None = None
+) -> list[SheetOut]:
     """Sheets with methods, workings of their lines, kitchen measures, notes. Three queries."""
     made = list(made)
     found = rows(member, models.Formula).in_bulk([one.formula for one in made])
@@ -326,7 +331,10 @@ def with_methods(member: Member, made: Iterable[Sheet]) -> list[SheetOut]:
             sheet=sheet,
             size=sheet_working(sheet),
             batch=batch_working(sheet),
-            method=heads[sheet.formula].method,
+            method=[
+                {**step, "text": as_drawn(step["text"], (drawn or {}).get(sheet.formula, Drawn()))}
+                for step in heads[sheet.formula].method
+            ],
             kind=heads[sheet.formula].kind,
             flavor=heads[sheet.formula].flavor,
             workings={line.key: line_working(sheet, line) for line in sheet.lines},

@@ -218,7 +218,8 @@ class LeftoverOut(Schema):
 class ReadingOut(Schema):
     """What a formula is: batch, what arrives, percents, density, readings, what to say of it.
 
-    `waits` say the wait each step of the method ends with, '' for none.
+    `method` says its steps, what follows the drawing in words; `waits` the wait each ends with,
+    '' for none.
     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
     dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
@@ -228,6 +229,7 @@ class ReadingOut(Schema):
     sentence: list[Slot]
     asides: list[Aside]
 
+    method: list[str]
     waits: list[str]
     batch_g: float
     finished_g: float

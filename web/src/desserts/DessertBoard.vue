@@ -227,6 +227,10 @@ useCommands(() => [
 }
 
 @media (max-width: 760px) {
+  .building {
+    position: static;
+  }
+
   .under {
     grid-template-columns: minmax(0, 1fr) !important;
   }

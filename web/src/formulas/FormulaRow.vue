@@ -69,7 +69,7 @@ const faults = () =>
         v-if="reading?.percents[place]"
         :working="reading.percents[place] ?? null"
         :text="figure(reading.percents[place]?.value ?? 0, 1)"
-        unit="%"
+        unit=""
       />
       <span v-if="isBase" class="mark" title="Percentages count on it">●</span>
       <template v-else>–</template>

@@ -180,6 +180,7 @@ async function bringBack(revision: number) {
       />
       <MethodEditor
         :steps="(entry.method ?? []) as Step[]"
+        :says="reading.data.value?.method"
         :waits="reading.data.value?.waits"
         :disabled="!mayWrite"
         :error-at="errorAt"

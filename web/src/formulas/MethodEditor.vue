@@ -8,6 +8,8 @@ import StepCard from './StepCard.vue'
 
 const props = defineProps<{
   steps: Step[]
+  /** What is done in each step, what follows the drawing in words. */
+  says: string[] | undefined
   /** The wait each step ends with, in words. */
   waits: string[] | undefined
   disabled: boolean
@@ -102,6 +104,7 @@ const faults = computed(() =>
         :key="place"
         :step="step"
         :place="place"
+        :says="says?.[place] ?? ''"
         :waits="waits?.[place] ?? ''"
         :last="place === steps.length - 1"
         :open="open === place"

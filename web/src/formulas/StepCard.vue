@@ -12,6 +12,8 @@ import { degrees } from '../kit/units'
 const props = defineProps<{
   step: Step
   place: number
+  /** What is done, what follows the drawing in words. */
+  says: string
   /** The wait it ends with, in words. */
   waits: string
   last: boolean
@@ -62,7 +64,7 @@ const facts = computed(() => {
       <strong>{{ place + 1 }} {{ step.stage || 'Step' }}</strong>
       <span v-if="facts.length" class="facts">{{ facts.join(' · ') }}</span>
     </button>
-    <p>{{ step.text }}</p>
+    <p>{{ says || step.text }}</p>
     <p v-if="step.sign" class="quiet">until {{ step.sign }}</p>
     <p v-if="step.caution" class="caution">{{ step.caution }}</p>
     <p v-if="step.wait" class="waits">
@@ -97,6 +99,9 @@ const facts = computed(() => {
         @focusout="say(field)"
         @keydown.enter="say(field)"
       />
+      <p class="wide quiet">
+        {{ '{thickness}' }} and {{ '{across}' }} in what is done follow the drawing of the dessert.
+      </p>
       <WaitFields
         class="wide"
         :place="place"

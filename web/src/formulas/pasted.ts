@@ -9,7 +9,11 @@ export const SKIP = 'skip'
 export const ASKED = ''
 export type Choice = string
 
-const MEASURES: Record<string, string> = { US: '(US pint)', imperial: '(imperial pint)', g: '(grams)' }
+const MEASURES: Record<string, string> = {
+  US: '(US pint)',
+  imperial: '(imperial pint)',
+  g: '(grams)',
+}
 /** A thing may be offered twice, as one pint or the other. */
 const keyOf = (one: LineChoice) => `${one.id}${one.measure}`
 const offered = (line: PastedLine) =>

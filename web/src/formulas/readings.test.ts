@@ -53,6 +53,7 @@ describe('the bar of a reading', () => {
 })
 
 const reading = (more: Partial<Reading> = {}): Reading => ({
+  method: [],
   waits: [],
   batch_g: 100,
   finished_g: 98,
@@ -274,6 +275,7 @@ describe('StepCard', () => {
         sign: 'it coats',
       }),
       place: 1,
+      says: '',
       waits: '',
       last: true,
       open: false,

@@ -261,6 +261,7 @@ const entry: FormulaEntry = {
   ],
 }
 const reading: Reading = {
+  method: [],
   waits: [],
   batch_g: 750,
   finished_g: 713,
@@ -441,7 +442,7 @@ describe('MethodEditor', () => {
   const editor = (
     steps: object[],
     errorAt: (field: string) => string | undefined = () => undefined,
-  ) => mounted(MethodEditor, { steps, waits: undefined, disabled: false, errorAt })
+  ) => mounted(MethodEditor, { steps, says: undefined, waits: undefined, disabled: false, errorAt })
   const press = (wrapper: ReturnType<typeof editor>, name: string) =>
     wrapper
       .findAll('button')
@@ -481,6 +482,7 @@ describe('MethodEditor', () => {
   it('shows a step once, with its wait in words', () => {
     const wrapper = mounted(MethodEditor, {
       steps: [step('Boil.'), step('Rest.', { wait: chill as Wait })],
+      says: undefined,
       waits: ['', 'chill 1 h or longer'],
       disabled: true,
       errorAt: () => undefined,

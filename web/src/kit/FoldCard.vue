@@ -41,6 +41,10 @@ function toggle() {
   width: 100%;
 }
 
+.head strong {
+  white-space: nowrap;
+}
+
 .head .quiet {
   margin-left: auto;
   overflow: hidden;

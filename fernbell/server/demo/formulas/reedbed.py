@@ -67,7 +67,7 @@ REEDBED = (
             step("bind", "Fold in the crumble.", tool="spatula", sign="every crumb is coated"),
             step(
                 "press",
-                "Press 7 mm thick into a lined 18.4 cm ring and set.",
+                "Press {thickness} thick into a lined ring of {across} and set.",
                 4,
                 wait=chill(20, 60, placed=True),
             ),
@@ -163,7 +163,7 @@ REEDBED = (
             step("sour", "Lemon off the heat."),
             step(
                 "pour",
-                "Pour 10 mm into a filmed 16 cm ring on a tray; freeze.",
+                "Pour {thickness} into a filmed ring of {across} on a tray; freeze.",
                 -18,
                 wait=freeze(120, 240),
             ),
@@ -202,7 +202,12 @@ REEDBED = (
                 "Gelatin in, off the heat; over the couverture; blend without air; salt.",
                 tool="hand blender",
             ),
-            step("pour", "Pour 6 mm onto the frozen quince; freeze.", 35, wait=freeze(120, 240)),
+            step(
+                "pour",
+                "Pour {thickness} onto the frozen quince; freeze.",
+                35,
+                wait=freeze(120, 240),
+            ),
         ),
         losses(3, 3),
     ),
@@ -343,7 +348,7 @@ REEDBED = (
             ),
             step(
                 "spread",
-                "Spread 2 mm on a strip 15 mm high; wrap it around the foot.",
+                "Spread 2 mm on a strip {thickness} high; wrap it around the foot.",
                 sign="it dulls",
             ),
         ),
