@@ -45,7 +45,7 @@ def test_every_room_fits_its_screen_and_can_be_touched(screen: tuple[Page, int])
         expect(page.locator(".zones")).to_be_visible()
         assert page.evaluate(WIDE) <= width, room
         touched = page.evaluate(TOUCHED)
-        assert len(touched) > 8, room
+        assert len(touched) > 3, room
         assert [one for one in touched if one[1] < 39.5] == [], room
         zones = page.locator(".zone-shelf, .zone-board, .zone-ticket")
         seen = [one for one in zones.all() if one.is_visible()]

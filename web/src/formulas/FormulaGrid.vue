@@ -167,7 +167,7 @@ th {
 }
 
 .grams {
-  width: 78px;
+  width: 92px;
 }
 
 th.grams {

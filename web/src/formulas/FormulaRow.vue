@@ -71,8 +71,8 @@ const faults = () =>
         :text="figure(reading.percents[place]?.value ?? 0, 1)"
         unit=""
       />
-      <span v-if="isBase" class="mark" title="Percentages count on it">●</span>
       <template v-else>–</template>
+      <span v-if="isBase" class="mark" title="Percentages count on it">●</span>
     </td>
     <td class="air">
       <NumberField
