@@ -90,17 +90,19 @@ const cost = computed(() => {
     <p v-if="wanted.length" class="quiet">
       Unknown without {{ wanted.join(', ') }}: enter make-up and price in the pantry.
     </p>
-    <div v-if="reading" class="folds">
-      <FoldCard
-        v-for="{ section, title } in SECTIONS"
-        :key="section"
-        :title="title"
-        :name="`reading.${section}`"
-        :aside="section === 'costs' ? cost : undefined"
-      >
-        <FormulaReadings :gauges="of(section)" />
-        <DeclaredCard v-if="section === 'costs'" :reading="reading" />
-      </FoldCard>
+    <div class="folds">
+      <template v-if="reading">
+        <FoldCard
+          v-for="{ section, title } in SECTIONS"
+          :key="section"
+          :title="title"
+          :name="`reading.${section}`"
+          :aside="section === 'costs' ? cost : undefined"
+        >
+          <FormulaReadings :gauges="of(section)" />
+          <DeclaredCard v-if="section === 'costs'" :reading="reading" />
+        </FoldCard>
+      </template>
       <FoldCard title="Losses and air" name="losses">
         <LossesFields
           :losses="entry.losses"
