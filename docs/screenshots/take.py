@@ -143,8 +143,8 @@ def mousse(page: Page) -> None:
 def pantry(page: Page) -> None:
     """An ingredient open."""
     page.get_by_role("link", name="Pantry").click()
-    page.get_by_label("Find an ingredient").fill("heavy cream")
-    page.get_by_role("row", name="Couverture, milk 38 %").get_by_role("link").click()
+    page.get_by_label("Find an ingredient").fill("milk couverture")
+    page.get_by_role("link", name="Couverture, milk 38 %").click()
     page.get_by_label("Melt to").wait_for()
 
 
