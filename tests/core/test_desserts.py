@@ -172,7 +172,7 @@ class TestWorkings:
     def test_an_arithmetic_can_be_followed_by_hand(self) -> None:
         base = next(part for part in solved(entremet()).parts if part.part == "base")
         assert base.volume.arithmetic == "π/4 × 170² × 10 / 1 000 = 227 ml"
-        assert base.mass.arithmetic == "227 × 0.4 = 90.79 g"
+        assert base.mass.arithmetic == "227 ml × 0.4 g/ml = 90.79 g"
 
 
 class TestRefusals:

@@ -61,8 +61,8 @@ def test_the_everyday_lines_are_many() -> None:
         ("100 g corn flour", {"cornstarch", "maize-flour"}),
         ("200 g buter", {"butter"}),
         ("200 g whte chocolate", {"white-32"}),
-        ("100 g peanut butter", {"butter"}),
-        ("100 g dried yeast", {"yeast-fresh"}),
+        ("100 g walnut butter", {"butter"}),
+        ("100 g saffron yeast", {"yeast-fresh"}),
         ("100 g chocolate milk", {"milk-38"}),
         ("100 g hot chocolate", {"dark-50"}),
         ("100 g chocolate, ruby", {"dark-66"}),
@@ -83,7 +83,7 @@ def test_what_is_not_certain_is_asked_and_never_taken(line: str, offered: set[st
 @pytest.mark.parametrize(
     "line",
     [
-        *("100 g brown butter", "100 g cinnamon", "100 g ice cream", "100 g lemon curd"),
+        *("100 g brown butter", "100 g dulce de leche", "100 g ice cream", "100 g lemon curd"),
         *("100 g butter cream", "100 g salted caramel", "1 cup rum raisins", "1 cup nuts"),
         *("100 g vanilla sugar", "100 g coconut", "100 g ruby chocolate", "100 g tofu"),
         *("100 g cream or milk", "100 g dark chocolate 72%", "250 g milk or cream cheese"),
@@ -182,7 +182,7 @@ def test_the_starter_pantry_comes_with_many_other_names() -> None:
 
 
 def test_a_name_has_one_owner_unless_it_says_so() -> None:
-    assert set(shared_names(EVERY)) == {"vanilla", "corn flour", "lemon", "orange"}
+    assert set(shared_names(EVERY)) == {"vanilla", "ginger", "corn flour", "lemon", "orange"}
 
 
 def test_a_bare_word_means_what_the_kitchen_says() -> None:

@@ -244,7 +244,8 @@ class Names:
     def _hits(self, words: Words) -> dict[int, int]:
         """Those that hold the most of the words; the last counts more: dried yeast is a yeast."""
         counts: dict[int, int] = defaultdict(int)
-        telling = [word for word in words if word not in DESCRIPTIONS]
+        # Two letters, such as the 'de' of dulce de leche, tell nothing.
+        telling = [word for word in words if word not in DESCRIPTIONS and len(word) > 2]
         for word in telling:
             for place in self._having.get(word, ()):
                 counts[place] += 3 if word == telling[-1] else 2
