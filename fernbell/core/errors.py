@@ -27,7 +27,9 @@ def _name_and_unit(field: str) -> tuple[str, str]:
 
 def _said(number: float) -> str:
     """A number for a person: thousands apart, never as a power of ten."""
-    return f"{number:,.7g}".replace(",", " ") if 1e-4 <= abs(number) < 1e15 else f"{number:g}"
+    if not 1e-4 <= abs(number) < 1e15:
+        return "0" if number == 0 else "so little" if abs(number) < 1e-4 else "so much"
+    return f"{number:,.7g}".replace(",", " ")
 
 
 def _inches(length_mm: float) -> str:

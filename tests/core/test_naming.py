@@ -145,6 +145,8 @@ def test_what_is_said_and_not_weighed_stays_beside(line: str, note: str) -> None
         ("2 eggs + 1 yolk", "a line for each"),
         ("100 g sugar 50 g butter", "a line for each"),
         ("9999999 g salt", "at most 1 000 000"),
+        pytest.param("9" * 400 + " g salt", "not so much", id="a number without end"),
+        ("2 cups of", "of what"),
     ],
 )
 def test_a_line_nobody_can_read_says_why(line: str, says: str) -> None:
@@ -159,6 +161,7 @@ def test_a_line_nobody_can_read_says_why(line: str, says: str) -> None:
         ("1 packet gelatin", "enter a packet"),
         ("3 mangoes", "not counted in pieces"),
         ("100 g tofu", "‘tofu’ is not in the pantry"),
+        ("250 buter", "Did you mean butter"),
         ("200 g buter", "Did you mean butter"),
         ("1 lemon", "Which lemon"),
     ],

@@ -339,7 +339,7 @@ def _range_note(term: _Term) -> str:
 def _name(text: str) -> str:
     """A name without what only joins it: 'of the', commas, dashes."""
     plain = text.strip(_TIDY)
-    plain = re.sub(r"^(?:of\s+(?:the\s+|an?\s+)?)", "", plain, flags=re.IGNORECASE)
+    plain = re.sub(r"^of\b(?:\s+(?:the|an?)\b)?", "", plain, flags=re.IGNORECASE)
     return " ".join(plain.split()).strip(_TIDY)
 
 
