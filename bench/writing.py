@@ -80,7 +80,7 @@ def measure_browser(page: Page, site: str) -> None:
     page.get_by_role("button", name="Ottilie Marsh").click()
     page.get_by_role("link", name="Formulas").click()
     page.get_by_role("complementary").get_by_role("link", name="Malt crémeux").click()
-    page.get_by_text("What it will do").wait_for()
+    page.get_by_role("heading", name="What it will do").wait_for()
     page.wait_for_timeout(1500)
     keys = page.evaluate(KEYS)
     print(f"a key: {median(keys):.1f} ms median, {max(keys):.1f} most")
