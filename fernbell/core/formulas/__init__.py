@@ -25,7 +25,7 @@ from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
 from fernbell.core.formulas.kinds import FITS, usual_kind, usual_rule
 from fernbell.core.formulas.labels import Declared
-from fernbell.core.formulas.looks import color_of, flavor_by
+from fernbell.core.formulas.looks import FORMULA_SHOWS, color_of, flavor_by
 from fernbell.core.formulas.mending import Mend
 from fernbell.core.formulas.method import Drawn, Step, Wait, WaitKind, as_drawn, wait_words
 from fernbell.core.formulas.readings import (
@@ -55,6 +55,7 @@ from fernbell.core.formulas.windows import windows_of
 __all__ = [
     "FIGURES",
     "FITS",
+    "FORMULA_SHOWS",
     "FORMULA_STEP_G",
     "GROUPS",
     "USUAL_DENSITY",

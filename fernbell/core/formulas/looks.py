@@ -41,6 +41,9 @@ _BY_ROLE: Mapping[Role, tuple[str, float]] = {
     Role.WHITE: ("cream", 0.4),
     Role.CONDENSED: ("cream", 0.4),
 }
+FORMULA_SHOWS = 1.0
+"""How strongly a formula shows that stands as a line of another; common practice."""
+
 _STRONG = 2.0
 """How much more than cream or flour a fruit, a nut or a chocolate shows; common practice."""
 

@@ -21,7 +21,7 @@ from fernbell.core.measures.units import (
     millilitres,
     millimetres,
 )
-from fernbell.core.measures.words import folded, ordered, singular, words_of
+from fernbell.core.measures.words import folded, name_key, ordered, singular, words_of
 
 __all__ = [
     "CONTAINERS",
@@ -45,6 +45,7 @@ __all__ = [
     "measured",
     "millilitres",
     "millimetres",
+    "name_key",
     "ordered",
     "read_amount",
     "read_list",

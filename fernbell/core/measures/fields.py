@@ -109,9 +109,9 @@ def read_measure(text: str, kept: str, shown: str = "") -> float:
 def _converted(value: float, unit: str, text: str, kept: str, shown: str) -> float:
     plain = (unit or shown).strip(" .").lower()
     convert = _BY_UNIT.get(kept)
-    if convert is None or plain == kept.lower():
-        if plain == kept.lower():
-            return value
+    if plain == kept.lower():
+        return value
+    if convert is None:
         raise _refused(text, kept)
     try:
         return convert(value, plain)

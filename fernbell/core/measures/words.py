@@ -81,6 +81,19 @@ def words_of(text: str) -> tuple[str, ...]:
     return tuple(singular(word) for word in _WORD.findall(plain))
 
 
+def name_key(name: str) -> tuple[str, ...]:
+    """What two names have in common that are the same: their words, in whatever order.
+
+    Args:
+        name: as written [text].
+    Returns:
+        its words in alphabetical order, each once, shape (n,) [text].
+    Source:
+        definition.
+    """
+    return ordered(words_of(name))
+
+
 def ordered(words: tuple[str, ...]) -> tuple[str, ...]:
     """Words in an order of their own, so that 'dark couverture' is 'couverture, dark'.
 

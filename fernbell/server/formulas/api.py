@@ -7,7 +7,14 @@ from django.db.models import Exists, OuterRef, Prefetch, QuerySet, Subquery, Sum
 from django.http import HttpRequest
 
 from fernbell.core.errors import FormulaCircle
-from fernbell.core.formulas import Book, color_of, flavor_by, refuse_circle, usual_kind
+from fernbell.core.formulas import (
+    FORMULA_SHOWS,
+    Book,
+    color_of,
+    flavor_by,
+    refuse_circle,
+    usual_kind,
+)
 from fernbell.server.formulas import assemble, entering
 from fernbell.server.formulas.entering import PastedLine
 from fernbell.server.formulas.models import Formula, FormulaLine
@@ -61,7 +68,7 @@ def color_by(member: Member, lines: list[LineIn]) -> str:
     of = {line.ingredient for line in lines} - {None}
     own = {row.pk: color_of(as_core(row)) for row in rows(member, Ingredient).filter(pk__in=of)}
     nested = rows(member, Formula).filter(pk__in={line.formula for line in lines} - {None})
-    own |= {row.pk: (row.flavor or row.color, 1.0) for row in nested}
+    own |= {row.pk: (row.flavor or row.color, FORMULA_SHOWS) for row in nested}
     shown = ((*own.get(line.ingredient or line.formula, ("", 0.0)), line.mass_g) for line in lines)
     return flavor_by(shown)
 

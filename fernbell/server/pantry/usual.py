@@ -5,7 +5,7 @@ from uuid import UUID
 from django.db import transaction
 from django.db.models import F
 
-from fernbell.core.measures import ordered, words_of
+from fernbell.core.measures import name_key, words_of
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Kind
 from fernbell.server.kitchens.models import Change, Member
@@ -47,11 +47,11 @@ def mean(member: Member, word: str, ingredient: UUID | None) -> None:
 
 def shared(row: Ingredient) -> dict[str, list[str]]:
     """Of its other names those that are names of other ingredients of its kitchen too."""
-    mine = {ordered(words_of(name)): name for name in row.other_names}
+    mine = {name_key(name): name for name in row.other_names}
     found: dict[str, list[str]] = {}
     others = Ingredient.objects.filter(kitchen_id=row.kitchen_id, archived_at=None)
     for own, also in others.exclude(pk=row.pk).values_list("name", "other_names"):
-        for name in {mine.get(ordered(words_of(one))) for one in (own, *also)} - {None}:
+        for name in {mine.get(name_key(one)) for one in (own, *also)} - {None}:
             found.setdefault(str(name), []).append(own)
     return found
 
@@ -60,14 +60,14 @@ def shared(row: Ingredient) -> dict[str, list[str]]:
 def remember(member: Member, kind: Kind, row_id: UUID, name: str) -> Ingredient:
     """Another name for an ingredient; refused where it is the name of something else."""
     row = actions.find(member, kind, row_id)
-    words = ordered(words_of(name))
-    if not words:
+    key = name_key(name)
+    if not key:
         raise Invalid.field("name", "A name has letters.")
     others = rows(member, Ingredient).filter(archived_at=None).exclude(pk=row_id)
     for own, also in others.values_list("name", "other_names"):
-        if any(ordered(words_of(one)) == words for one in (own, *also)):
+        if any(name_key(one) == key for one in (own, *also)):
             raise Invalid.field("name", f"‘{name}’ is what {own} is called.")
-    if any(ordered(words_of(one)) == words for one in (row.name, *row.other_names)):
+    if any(name_key(one) == key for one in (row.name, *row.other_names)):
         return row
     if len(row.other_names) >= MOST_OTHER_NAMES:
         raise Invalid.field("name", f"{row.name} has {MOST_OTHER_NAMES} other names already.")

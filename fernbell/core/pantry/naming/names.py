@@ -9,7 +9,7 @@ from itertools import combinations
 from rapidfuzz import process
 from rapidfuzz.distance import OSA
 
-from fernbell.core.measures import ordered, singular, words_of
+from fernbell.core.measures import name_key, ordered, singular, words_of
 from fernbell.core.pantry.ingredient import Ingredient
 from fernbell.core.pantry.naming.words import DESCRIPTIONS
 
@@ -347,5 +347,5 @@ def shared_names(every: Iterable[Named]) -> dict[str, tuple[str, ...]]:
     owners: dict[Words, dict[str, str]] = defaultdict(dict)
     for one in every:
         for name in (one.name, *one.other_names):
-            owners[ordered(words_of(name))].setdefault(one.key, name)
+            owners[name_key(name)].setdefault(one.key, name)
     return {next(iter(keys.values())): tuple(keys) for keys in owners.values() if len(keys) > 1}
