@@ -136,7 +136,7 @@ watch(
     >
       The rest is none
     </button>
-    <div v-if="own" class="fields">
+    <div v-if="own" class="fields origin">
       <TextField
         v-model="source"
         label="Where it is from"
@@ -190,5 +190,9 @@ header {
 
 label {
   display: grid;
+}
+
+.origin {
+  grid-template-columns: 1fr;
 }
 </style>
