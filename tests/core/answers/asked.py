@@ -1,0 +1,66 @@
+"""Every question with its answer, in full and as it is kept."""
+
+import json
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+from fernbell.server.demo.book import demo_book
+from fernbell.server.demo.desserts import MOLDS
+from fernbell.server.demo.formulas import FORMULAS
+from tests.core.answers.answers import digest, digits, of_dessert, of_formula, of_jobs, of_mold
+from tests.core.answers.given import demo_desserts, drawn_desserts
+from tests.core.kitchen import BOOK
+
+KEPT = Path(__file__).with_name("kept.json")
+
+Answers = Iterator[tuple[str, dict[str, Any]]]
+
+
+def desserts() -> Answers:
+    """What every demo dessert and every drawn one answers."""
+    book = demo_book()
+    for name, dessert, count in demo_desserts():
+        yield f"dessert {name}", of_dessert(dessert, book, count)
+    for name, dessert, count in drawn_desserts():
+        yield f"dessert {name}", of_dessert(dessert, BOOK, count)
+
+
+def formulas() -> Answers:
+    """What every demo formula answers."""
+    book = demo_book()
+    for one in FORMULAS:
+        yield f"formula {one.slug}", of_formula(one, book)
+
+
+def proposals() -> Answers:
+    """What the demo's molds answer, and what every job proposes."""
+    yield "molds", {one.slug: of_mold(one.mold) for one in MOLDS}
+    yield "jobs", dict(of_jobs())
+
+
+def everything() -> Answers:
+    """Every answer."""
+    yield from desserts()
+    yield from formulas()
+    yield from proposals()
+
+
+def in_brief(answer: dict[str, Any]) -> dict[str, Any]:
+    """An answer as it is kept: what is long by its digest."""
+    return {key: _short(value) for key, value in answer.items()}
+
+
+def _short(value: Any) -> Any:
+    plain = digits(value)
+    return plain if len(json.dumps(plain)) < SHORT else digest(value)
+
+
+SHORT = 300
+"""Longer answers are kept as a digest [characters]."""
+
+
+def kept() -> dict[str, dict[str, Any]]:
+    """The answers as they were written down."""
+    found: dict[str, dict[str, Any]] = json.loads(KEPT.read_text())
+    return found

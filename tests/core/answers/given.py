@@ -1,0 +1,94 @@
+"""What is asked: demo desserts in every mold, 200 drawn at random, every demo formula and job."""
+
+import json
+from collections.abc import Iterator
+from dataclasses import asdict, replace
+from pathlib import Path
+from typing import Any
+
+from hypothesis import Phase, given, seed, settings
+from hypothesis import strategies as st
+
+from fernbell.core.desserts import (
+    Band,
+    Base,
+    ByWeight,
+    Coat,
+    Dessert,
+    Fill,
+    Garnish,
+    Grid,
+    Insert,
+    Layer,
+    Wedges,
+    refit,
+)
+from fernbell.core.molds import Frame, Ring
+from fernbell.server.demo.desserts import DESSERTS, MOLDS
+from tests.core.drawing import desserts
+
+DRAWN = Path(__file__).with_name("drawn.jsonl")
+HOW_MANY = 200
+
+_KINDS: dict[str, Any] = {
+    "ring": Ring,
+    "frame": Frame,
+    "base": Base,
+    "insert": Insert,
+    "fill": Fill,
+    "coat": Coat,
+    "band": Band,
+    "garnish": Garnish,
+    "wedges": Wedges,
+    "grid": Grid,
+}
+
+
+def demo_desserts() -> Iterator[tuple[str, Dessert, int]]:
+    """Every demo dessert as it is, turned over, by weight, and in every mold of the demo."""
+    for one in DESSERTS:
+        yield one.slug, one.dessert, one.count
+        yield f"{one.slug}, turned over", replace(one.dessert, built="upside down"), one.count
+        yield f"{one.slug}, by weight", replace(one.dessert, portions=ByWeight(110)), 1
+        for mold in MOLDS:
+            yield f"{one.slug} in {mold.slug}", refit(one.dessert, mold.mold), 7
+
+
+def drawn_desserts() -> Iterator[tuple[str, Dessert, int]]:
+    """The desserts kept in drawn.jsonl."""
+    for number, text in enumerate(DRAWN.read_text().splitlines()):
+        kept = json.loads(text)
+        yield f"drawn {number}", _dessert(kept["dessert"]), kept["count"]
+
+
+def _dessert(kept: dict[str, Any]) -> Dessert:
+    return Dessert(
+        kept["name"],
+        _made("kind", kept["mold"]),
+        tuple(_made("rule", one) for one in kept["parts"]),
+        _made("cut", kept["portions"]),
+        kept["built"],
+    )
+
+
+def _made(told_by: str, kept: dict[str, Any]) -> Any:
+    own = dict(kept)
+    if "layers" in own:
+        own["layers"] = tuple(Layer(**one) for one in own["layers"])
+    return _KINDS[own.pop(told_by)](**own)
+
+
+def draw_anew() -> None:
+    """Draw the desserts anew: this changes what is asked, and so every answer."""
+    found: list[str] = []
+
+    @seed(20261126)
+    @settings(max_examples=HOW_MANY, database=None, phases=[Phase.generate])
+    @given(desserts(), st.booleans(), st.integers(1, 60))
+    def collect(dessert: Dessert, turned: bool, count: int) -> None:
+        built = "upside down" if turned else "upright"
+        kept = asdict(replace(dessert, built=built))
+        found.append(json.dumps({"dessert": kept, "count": count}, ensure_ascii=False))
+
+    collect()
+    DRAWN.write_text("\n".join(found[:HOW_MANY]) + "\n")
