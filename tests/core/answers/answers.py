@@ -113,7 +113,7 @@ def _part(one: Any) -> Any:
         (pour.name, pour.low_mm, pour.high_mm, worked(pour.volume), worked(pour.mass))
         for pour in one.pours
     ]
-    told = [one.part, one.layer, one.name, one.formula]
+    told = [one.part, one.layer, one.name, one.formula, one.rule]
     return [*told, *map(worked, (one.measure, one.volume, one.mass, one.make)), pours]
 
 
@@ -123,10 +123,10 @@ def _shape(one: Any) -> Any:
 
 def _cut(solved: Solved) -> Any:
     cut, top = solved.cut, solved.cut.top
-    dimensions = [
-        (one.part, one.layer, one.what, one.start, one.end, one.value_mm, one.short)
+    dimensions = sorted(
+        (one.part, one.layer or "", one.what, one.start, one.end, one.value_mm, one.short)
         for one in cut.dimensions
-    ]
+    )
     room = [cut.width_mm, cut.height_mm, cut.mold_width_mm, cut.rim_mm, cut.level_mm]
     above = [top.edge, [_shape(one) for one in top.hidden], top.cuts, top.portion]
     seen = [_shape(one) for one in top.garnish]
