@@ -53,6 +53,19 @@ def field_words(field: str) -> str:
     return _name_and_unit(field)[0].capitalize()
 
 
+def unit_of(field: str) -> str:
+    """The unit a field is in, by the end of its identifier.
+
+    Args:
+        field: its identifier [text].
+    Returns:
+        such as 'mm' for 'height_mm'; nothing where it has none [text].
+    Source:
+        the house's rule for identifiers.
+    """
+    return _name_and_unit(field)[1]
+
+
 class CoreError(ValueError):
     """Root of every refusal; names the field, what it held and what is allowed."""
 

@@ -13,6 +13,7 @@ from fernbell.server.molds.api import router as molds
 from fernbell.server.names_api import router as names
 from fernbell.server.pantry.api import router as pantry
 from fernbell.server.problems import FieldApi, answer_problems
+from fernbell.server.vocabulary import router as vocabulary
 
 
 class StrictRenderer(JSONRenderer):
@@ -32,6 +33,7 @@ api = FieldApi(
 answer_problems(api)
 api.add_router("/session", session_router)
 api.add_router("/members", member_router)
+api.add_router("/vocabulary", vocabulary)
 api.add_router("/ingredients", pantry)
 api.add_router("/names", names)
 api.add_router("/formulas", formulas)

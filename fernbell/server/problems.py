@@ -16,7 +16,9 @@ from ninja.errors import (
 from ninja.errors import ValidationError as RequestInvalid
 from pydantic import ValidationError
 
+from fernbell.core.desserts import RULES, WAYS
 from fernbell.core.errors import CoreError, OutOfRange, field_words
+from fernbell.core.molds import FORMS
 
 log = logging.getLogger(__name__)
 
@@ -91,8 +93,9 @@ def problem(
 # Steps of pydantic's path that are no fields: ninja's wrapping, and the tags of unions.
 _NO_FIELD = {
     *("body", "data", "query", "path"),
-    *("ring", "frame", "base", "insert", "fill", "coat", "band", "garnish"),
-    *("wedges", "grid", "by count", "by weight"),
+    *(form.words().form for form in FORMS),
+    *(rule.words.rule for rule in RULES),
+    *(way.words.cut for way in WAYS),
 }
 _WORDS = {
     "missing": "is missing",

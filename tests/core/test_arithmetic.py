@@ -18,7 +18,7 @@ from fernbell.core.formulas import (
     sheet_working,
     volume_working,
 )
-from fernbell.core.molds import Frame, Ring, depth_working, mold_workings
+from fernbell.core.molds import Frame, Ring, depth_working
 from fernbell.core.working import Working, figure_text
 from fernbell.server.demo.book import demo_book
 from fernbell.server.demo.desserts import REEDBED
@@ -154,7 +154,7 @@ def test_every_working_of_the_demo_gives_its_figure() -> None:
 @given(st.floats(20, 1000), st.floats(5, 300), st.floats(0.001, 1))
 def test_every_working_of_a_ring_gives_its_figure(size: float, height: float, share: float) -> None:
     ring = Ring(size, height)
-    for working in (*mold_workings(ring), depth_working(ring, share * ring.capacity_ml)):
+    for working in (*ring.workings(), depth_working(ring, share * ring.capacity_ml)):
         check(working)
 
 
@@ -162,7 +162,7 @@ def test_every_working_of_a_ring_gives_its_figure(size: float, height: float, sh
 def test_every_working_of_a_frame_gives_its_figure(
     length: float, width: float, height: float, corner: float
 ) -> None:
-    for working in mold_workings(Frame(length, width, height, corner * min(length, width) / 2)):
+    for working in Frame(length, width, height, corner * min(length, width) / 2).workings():
         check(working)
 
 

@@ -30,19 +30,19 @@ def cut_of(dessert: Dessert) -> Cut:
     return solve(dessert, BOOK)[0].cut
 
 
-def section_area(cut: Cut, rule: str) -> float:
-    """Area of all shapes of a rule in the section; holes count against."""
+def section_area(cut: Cut, drawn: str) -> float:
+    """Area of all shapes of a layer of the drawing; holes count against."""
     area = 0.0
     for shape in cut.section:
-        if shape.rule == rule:
+        if shape.drawn == drawn:
             outer, *holes = (abs(polygon_area(loop)) for loop in shape.loops)
-            area += outer - sum(holes) if rule == "fill" else outer + sum(holes)
+            area += outer - sum(holes) if drawn == "rest" else outer + sum(holes)
     return area
 
 
 def test_the_section_is_full() -> None:
     cut = cut_of(entremet())
-    inside = sum(section_area(cut, rule) for rule in ("fill", "base", "insert"))
+    inside = sum(section_area(cut, drawn) for drawn in ("rest", "solid"))
     assert inside == pytest.approx(180 * 45)
 
 

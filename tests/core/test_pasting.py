@@ -8,7 +8,7 @@ from fernbell.core.errors import NotUnderstood, OutOfRange
 from fernbell.core.formulas import usual_kind, usual_rule
 from fernbell.core.formulas.kinds import USUAL_RULE
 from fernbell.core.measures import folded, read_amount, read_list
-from fernbell.core.molds import Frame, Ring, size_words, trued, water_working
+from fernbell.core.molds import Frame, Ring, trued, water_working
 from fernbell.core.pantry import read_densities
 
 
@@ -141,8 +141,8 @@ def test_water_that_cannot_be_in_it_is_refused(water: float) -> None:
 
 
 def test_molds_are_called_by_their_size() -> None:
-    assert size_words(Ring(200, 45)) == "Ø 20 cm"
-    assert size_words(Frame(570, 370, 40)) == "57 × 37 cm"
+    assert Ring(200, 45).size_words() == "Ø 20 cm"
+    assert Frame(570, 370, 40).size_words() == "57 × 37 cm"
 
 
 def test_every_kind_does_something_a_dessert_knows() -> None:

@@ -69,7 +69,7 @@ def stocked(client: Client, **known: Any) -> Shelves:
     mold = made(
         client,
         "mold",
-        {"name": "Ring 18", "shape": {"kind": "ring", "diameter_mm": 180, "height_mm": 45}},
+        {"name": "Ring 18", "shape": {"form": "ring", "diameter_mm": 180, "height_mm": 45}},
     )
     dessert = made(client, "dessert", dessert_entry(mold["id"], formula["id"]))
     kept = {"name": "Cushion base", "shape": mold["shape"], "parts": dessert["parts"]}

@@ -28,7 +28,7 @@ BAD_NUMBERS = [
 
 @pytest.mark.parametrize(("value", "allowed"), BAD_NUMBERS)
 def test_a_number_of_a_mold(shelves: Shelves, value: str, allowed: str) -> None:
-    body = f'{{"name": "M", "shape": {{"kind": "ring", "diameter_mm": {value}, "height_mm": 45}}}}'
+    body = f'{{"name": "M", "shape": {{"form": "ring", "diameter_mm": {value}, "height_mm": 45}}}}'
     answer = shelves.client.post("/api/molds", body, content_type="application/json")
     assert answer.status_code == 422
     [error] = answer.json()["errors"]
@@ -188,7 +188,7 @@ def test_a_refusal_speaks_the_units_the_person_reads(
     chef: Member, as_member: Callable[[Member], Client]
 ) -> None:
     client = as_member(chef)
-    shape = {"kind": "ring", "diameter_mm": 5000, "height_mm": 45}
+    shape = {"form": "ring", "diameter_mm": 5000, "height_mm": 45}
 
     def message() -> str:
         answer = post(client, "/api/molds", {"name": "Huge", "shape": shape})

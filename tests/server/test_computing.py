@@ -231,7 +231,7 @@ class TestProposals:
         assert post(shelves.client, "/api/desserts/propose", body).status_code == 422
 
     def test_another_mold(self, shelves: Shelves) -> None:
-        shape = {"kind": "frame", "length_mm": 300, "width_mm": 200, "height_mm": 40}
+        shape = {"form": "frame", "length_mm": 300, "width_mm": 200, "height_mm": 40}
         frame = made(shelves.client, "mold", {"name": "Frame", "shape": shape})
         body = {"dessert": self.entry(shelves), "mold": frame["id"]}
         fitted = post(shelves.client, "/api/desserts/refit", body).json()

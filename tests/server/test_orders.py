@@ -53,7 +53,7 @@ def test_a_size_that_follows_is_refitted_as_core_does(demo: Client) -> None:
     first, small = what_if(demo, entry).json(), what_if(demo, entry, "small").json()
     assert first["solved"]["finished"]["value"] == pytest.approx(order.sizes[0].finished.value)
     assert small["solved"]["finished"]["value"] == pytest.approx(order.sizes[1].finished.value)
-    assert small["shape"] == {"diameter_mm": 80, "height_mm": 50, "kind": "ring"}
+    assert small["shape"] == {"diameter_mm": 80, "height_mm": 50, "form": "ring"}
     assert next(one for one in small["parts"] if one["rule"] == "base")["across_mm"] == 64
     assert [one["says"] for one in small["sizes"]] == ["Ø 20 cm", "Ø 8 cm"]
     for told in (first, small):
@@ -171,7 +171,7 @@ def test_a_stack_is_placed_with_new_keys_and_nothing_is_saved(shelves: Shelves) 
     small = made(
         shelves.client,
         "mold",
-        {"name": "Ring 16", "shape": {"kind": "ring", "diameter_mm": 160, "height_mm": 45}},
+        {"name": "Ring 16", "shape": {"form": "ring", "diameter_mm": 160, "height_mm": 45}},
     )
     entry = {**dessert_entry(small["id"], shelves.formula["id"]), "parts": []}
     body = {"dessert": entry, "stack": shelves.stack["id"], "keys": ["fresh"]}

@@ -8,7 +8,7 @@ import pytest
 from django.test import Client
 
 from fernbell.server.kitchens.models import Member
-from fernbell.server.openapi import DOCUMENT, document
+from fernbell.server.openapi import DOCUMENT, WORDS, document, words
 from tests.server.api import PATHS, Shelves, entry_of, stocked
 
 DOC = json.loads(document())
@@ -19,6 +19,7 @@ OPERATIONS = [
 ]
 FOR_VISITORS = {
     "/api/session",
+    "/api/vocabulary",
     "/api/session/demo",
     "/api/session/first-chef",
     "/api/session/kitchen",
@@ -217,6 +218,7 @@ def test_changes_without_the_token_of_the_page_are_refused(
 def test_the_openapi_document_in_the_repository_is_up_to_date() -> None:
     told = "run: .venv/bin/python -m fernbell.server.openapi"
     assert DOCUMENT.read_text() == document(), told
+    assert WORDS.read_text() == words(), told
 
 
 def test_lists_are_capped(chef: Member, as_member: Callable[[Member], Client]) -> None:

@@ -7,6 +7,7 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 
 import { Problem } from './api/client'
+import { readHouse } from './api/house'
 import App from './App.vue'
 import { router } from './shell/routes'
 
@@ -20,4 +21,5 @@ const queries = new QueryClient({
   },
 })
 
+void readHouse()
 createApp(App).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app')

@@ -1,49 +1,54 @@
 """Desserts: parts placed in a mold, what each takes, what will go wrong, the cut, the building."""
 
 from fernbell.core.desserts.bite import Bite, BitePart, take_bite
-from fernbell.core.desserts.cut import Cut, Dimension, Shape, TopView, draw
+from fernbell.core.desserts.body import Body, Built
+from fernbell.core.desserts.cut import Cut, TopView, draw
+from fernbell.core.desserts.dessert import Dessert, lay_out
 from fernbell.core.desserts.drawn import drawn_in
+from fernbell.core.desserts.measure import PartResult
 from fernbell.core.desserts.order import Order, Take, solve, solve_order
-from fernbell.core.desserts.parts import (
-    Band,
-    Base,
-    Built,
-    Coat,
-    Dessert,
-    Fill,
-    Garnish,
-    Insert,
-    Layer,
-    Part,
-)
+from fernbell.core.desserts.part import Carried, Handle, Part, RuleWords, Switch
 from fernbell.core.desserts.portions import (
+    WAYS,
     ByCount,
     ByWeight,
     Grid,
     Portions,
+    WayWords,
     Wedges,
     divide,
     portions_for,
+    said_each_way,
 )
 from fernbell.core.desserts.proposals import place_stack, propose, propose_layer, refit
-from fernbell.core.desserts.solve import PartResult, Pour, Solved
+from fernbell.core.desserts.regions import DRAWN, Drawn, Pour, Shape
+from fernbell.core.desserts.rules import RULES, Band, Base, Coat, Fill, Garnish, Insert, Layer
+from fernbell.core.desserts.sight import Dimension
+from fernbell.core.desserts.solve import Solved
 from fernbell.core.desserts.stages import Stage
 
 __all__ = [
+    "DRAWN",
+    "RULES",
+    "WAYS",
     "Band",
     "Base",
     "Bite",
     "BitePart",
+    "Body",
     "Built",
     "ByCount",
     "ByWeight",
+    "Carried",
     "Coat",
     "Cut",
     "Dessert",
     "Dimension",
+    "Drawn",
     "Fill",
     "Garnish",
     "Grid",
+    "Handle",
     "Insert",
     "Layer",
     "Order",
@@ -51,20 +56,25 @@ __all__ = [
     "PartResult",
     "Portions",
     "Pour",
+    "RuleWords",
     "Shape",
     "Solved",
     "Stage",
+    "Switch",
     "Take",
     "TopView",
+    "WayWords",
     "Wedges",
     "divide",
     "draw",
     "drawn_in",
+    "lay_out",
     "place_stack",
     "portions_for",
     "propose",
     "propose_layer",
     "refit",
+    "said_each_way",
     "solve",
     "solve_order",
     "take_bite",

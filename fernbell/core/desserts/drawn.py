@@ -1,11 +1,9 @@
 """How thick and how wide each formula is drawn, for the words of its method."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable
 
-from fernbell.core.desserts.parts import Band, Base, Coat, Dessert, Insert
+from fernbell.core.desserts.dessert import Dessert, from_the_top, lay_out
 from fernbell.core.formulas import Drawn
-
-Measures = tuple[str, float, float | None]
 
 
 def drawn_in(desserts: Iterable[Dessert]) -> dict[str, Drawn]:
@@ -20,21 +18,13 @@ def drawn_in(desserts: Iterable[Dessert]) -> dict[str, Drawn]:
     """
     found: dict[str, Drawn] = {}
     for dessert in desserts:
-        for formula, thick, across in _measures(dessert):
-            before = found.get(formula, Drawn())
-            wide = (across,) if across is not None else ()
-            found[formula] = Drawn((*before.thickness_mm, thick), (*before.across_mm, *wide))
+        regions = {(one.part, one.layer): one for one in lay_out(dessert).regions}
+        for key in from_the_top(dessert):
+            thick, across = regions[key].thick_mm, regions[key].across_mm
+            if thick is not None:
+                before = found.get(regions[key].formula, Drawn())
+                wide = (across,) if across is not None else ()
+                found[regions[key].formula] = Drawn(
+                    (*before.thickness_mm, thick), (*before.across_mm, *wide)
+                )
     return found
-
-
-def _measures(dessert: Dessert) -> Iterator[Measures]:
-    for part in dessert.parts:
-        if isinstance(part, Insert):
-            for layer in part.layers:
-                yield layer.formula, layer.height_mm, part.across_mm
-        elif isinstance(part, Base):
-            yield part.formula, part.height_mm, part.across_mm
-        elif isinstance(part, Band):
-            yield part.formula, part.height_mm, None
-        elif isinstance(part, Coat):
-            yield part.formula, part.thickness_mm, None

@@ -1,14 +1,12 @@
 """Judgements on what a dessert is made of: lines, density, air and kind of its formulas."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
 
-from fernbell.core.desserts.measure import PartResult
-from fernbell.core.desserts.parts import Dessert
+from fernbell.core.desserts.dessert import Dessert
+from fernbell.core.desserts.measure import PartResult, Readings
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.formulas import FITS, USUAL_DENSITY, FormulaReading, lacks_air, usual_rule
+from fernbell.core.formulas import FITS, USUAL_DENSITY, lacks_air, usual_rule
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE
-
-Readings = Mapping[str, FormulaReading]
 
 
 def judge_formulas(

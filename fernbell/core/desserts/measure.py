@@ -1,40 +1,40 @@
-"""Volume and mass of each part, by the part's own rule."""
+"""Volume and mass of every region, and the dessert as far as it is measured."""
 
-from collections.abc import Iterator, Mapping
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import TYPE_CHECKING
 
-from fernbell.core.desserts import masses, volumes
-from fernbell.core.desserts.layout import Block, Layout
-from fernbell.core.desserts.parts import Band, Coat, Dessert, Fill, Garnish
+from fernbell.core.desserts import masses
+from fernbell.core.desserts.part import Part
+from fernbell.core.desserts.portions import Division
+from fernbell.core.desserts.regions import Amount, Pour, Region, ShapeKey, Surroundings
 from fernbell.core.formulas import FormulaReading
 from fernbell.core.working import Working
 
+if TYPE_CHECKING:
+    from fernbell.core.desserts.body import Body
+    from fernbell.core.desserts.dessert import Dessert
 
-@dataclass(frozen=True, slots=True)
-class Pour:
-    """One pour of the fill, between two heights above the board, in one dessert."""
-
-    name: str
-    low_mm: float
-    high_mm: float
-    volume: Working
-    mass: Working | None
+Readings = Mapping[str, FormulaReading]
 
 
 @dataclass(frozen=True, slots=True)
 class PartResult:
     """What one formula does in the dessert.
 
-    `measure` is what the rule goes by (volume, surface, strip, pieces) for all desserts;
-    `mass` is for one, `make` for all of them, before the losses of the sheet. Both are None
-    where a density is unknown or nothing is left.
+    `measure` is what it goes by (volume, surface, strip, pieces) for all desserts; `mass` is for
+    one, `make` for all of them, before the losses of the sheet. Both are None where a density is
+    unknown or nothing is left. `says` is what the part is, for a list; `thick_mm` how thick it is
+    made, if it has a thickness of its own.
     """
 
     part: str
     layer: str | None
     name: str
     formula: str
-    rule: str
+    goes_by: str
+    says: str
+    thick_mm: float | None
     measure: Working
     volume: Working | None
     mass: Working | None
@@ -42,195 +42,75 @@ class PartResult:
     pours: tuple[Pour, ...] = ()
 
 
-def measure_parts(
-    dessert: Dessert, layout: Layout, readings: Mapping[str, FormulaReading], count: int
-) -> tuple[PartResult, ...]:
-    """Measure every part but the garnish, in the order of building.
+@dataclass(frozen=True, slots=True)
+class Measured:
+    """A dessert laid out, divided and measured, before it is judged and drawn.
+
+    `others_g` is by part what other sizes of an order pour from the same jug.
+    """
+
+    dessert: "Dessert"
+    count: int
+    body: "Body"
+    near: Surroundings
+    division: Division
+    division_working: Working | None
+    parts: tuple[PartResult, ...]
+    others_g: Mapping[str, float] = field(default_factory=dict)
+
+    def result(self, part: str, layer: str | None = None) -> PartResult:
+        """What a part takes, or a layer of it."""
+        return next(one for one in self.parts if (one.part, one.layer) == (part, layer))
+
+    def name(self, part: str, layer: str | None = None) -> str:
+        """What a part is called, or a layer of it."""
+        return self.result(part, layer).name
+
+    def called(self, part: str) -> str:
+        """What a part is called as a whole: by its own name, or by what is uppermost in it."""
+        own = next(one for one in self.body.parts if one.key == part)
+        return own.name or self.name(part, own.uses()[0].layer)
+
+    def shape(self, region: Region) -> ShapeKey:
+        """By which a stage names the shape of a region that has one."""
+        return region.part, region.layer, 0
+
+
+def measure_region(region: Region, part: Part, near: Surroundings, count: int) -> PartResult:
+    """Measure a region.
 
     Args:
-        dessert: parts in a mold [Dessert].
-        layout: where they stand [mm].
-        readings: the formulas they are made of [g/ml].
+        region: what is measured [Region].
+        part: whose it is [Part].
+        near: what it has to know beside itself [Surroundings].
         count: how many desserts [1].
     Returns:
-        results, bases first [ml, g].
+        the result [ml, g].
     Source:
         geometry; volume and mass balance.
     """
-
-    def results() -> Iterator[PartResult]:
-        for block in layout.blocks:
-            yield _block(block, readings[block.formula], count)
-        if layout.fill:
-            yield _fill(dessert, layout, layout.fill, readings, count)
-        for coat in layout.coats:
-            yield _coat(dessert, layout, coat, readings[coat.formula], count)
-        for band in layout.bands:
-            yield _band(dessert, band, readings[band.formula], count)
-
-    return tuple(results())
-
-
-def measure_garnish(
-    layout: Layout, readings: Mapping[str, FormulaReading], portions: int, count: int
-) -> tuple[PartResult, ...]:
-    """Measure the garnish, which goes by the portion.
-
-    Args:
-        layout: where the parts stand [mm].
-        readings: the formulas they are made of [g/ml].
-        portions: portions in one dessert [1].
-        count: how many desserts [1].
-    Returns:
-        results [g].
-    Source:
-        counting.
-    """
-    return tuple(
-        _garnish(garnish, readings[garnish.formula], portions, count)
-        for garnish in layout.garnishes
-    )
-
-
-def _mass(name: str, volume: Working, reading: FormulaReading) -> Working | None:
-    density = reading.density_working
-    return masses.mass_of(name, volume, density) if density else None
-
-
-def _made(name: str, mass: Working | None, count: int) -> Working | None:
-    note = "; what the pan keeps is added on the sheet"
-    return masses.for_all(f"{name} to make", mass, count, note) if mass else None
-
-
-def _measured(what: str, one: Working, count: int) -> Working:
-    return masses.for_all(f"{what}, all desserts", one, count)
-
-
-def _block(block: Block, reading: FormulaReading, count: int) -> PartResult:
-    name = block.name or reading.formula.name
-    volume = volumes.block_volume(name, block.plan, block.height_mm)
-    mass = _mass(name, volume, reading)
+    name = near.name(region)
+    amount = region.amount(name, near)
+    mass = _mass(name, amount, near.readings[region.formula])
     return PartResult(
-        part=block.part,
-        layer=block.layer,
+        part=region.part,
+        layer=region.layer,
         name=name,
-        formula=block.formula,
-        rule="by volume",
-        measure=_measured(volume.figure, volume, count),
-        volume=volume,
+        formula=region.formula,
+        goes_by=region.goes_by,
+        says=part.says(),
+        thick_mm=region.thick_mm,
+        measure=masses.for_all(f"{amount.what}, all desserts", amount.measure, count),
+        volume=amount.volume,
         mass=mass,
-        make=_made(name, mass, count),
+        make=part.make(name, mass, count) if mass else None,
+        pours=region.pours(name, near),
     )
 
 
-def _fill(
-    dessert: Dessert,
-    layout: Layout,
-    fill: Fill,
-    readings: Mapping[str, FormulaReading],
-    count: int,
-) -> PartResult:
-    reading = readings[fill.formula]
-    name, level = fill.name or reading.formula.name, layout.level_mm
-    solids = tuple(
-        (block.name or readings[block.formula].formula.name, block.volume_between(0.0, level))
-        for block in layout.blocks
-    )
-    volume = volumes.rest_volume(name, dessert.mold.plan, level, solids)
-    mass = _mass(name, volume, reading) if volume.value > 0 else None
-    return PartResult(
-        part=fill.key,
-        layer=None,
-        name=name,
-        formula=fill.formula,
-        rule="what is left",
-        measure=_measured(volume.figure, volume, count),
-        volume=volume,
-        mass=mass,
-        make=_made(name, mass, count),
-        pours=_pours(dessert, layout, name, readings),
-    )
-
-
-def _pours(
-    dessert: Dessert, layout: Layout, fill: str, readings: Mapping[str, FormulaReading]
-) -> tuple[Pour, ...]:
-    reading = readings[layout.fill.formula] if layout.fill else None
-    pours = []
-    for own, (low, high) in zip(_pour_names(layout), layout.pours, strict=True):
-        solids = tuple(
-            (block.name or readings[block.formula].formula.name, inside)
-            for block in layout.blocks
-            if (inside := block.volume_between(low, high))
-        )
-        name = f"{own}, {fill}"
-        volume = volumes.pour_volume(name, dessert.mold.plan, low, high, solids)
-        mass = _mass(name, volume, reading) if reading else None
-        pours.append(Pour(own, low, high, volume, mass))
-    return tuple(pours)
-
-
-def _pour_names(layout: Layout) -> list[str]:
-    """Upright the last pour is the main one; upside down the first."""
-    numbers = range(2, len(layout.pours))
-    between = [f"Pour {number}" for number in numbers]
-    if len(layout.pours) == 1:
-        return ["Main pour"]
-    if layout.built == "upright":
-        return ["Seal", *between, "Main pour"]
-    return ["Main pour", *between, "Cover"]
-
-
-def _coat(
-    dessert: Dessert, layout: Layout, coat: Coat, reading: FormulaReading, count: int
-) -> PartResult:
-    name = coat.name or reading.formula.name
-    surface = volumes.exposed_surface(dessert.mold.plan, layout.top_mm, coat.top_only)
-    volume = volumes.coat_volume(coat, name, surface)
-    mass = _mass(name, volume, reading)
-    return PartResult(
-        part=coat.key,
-        layer=None,
-        name=name,
-        formula=coat.formula,
-        rule="by surface",
-        measure=_measured(surface.figure, surface, count),
-        volume=volume,
-        mass=mass,
-        make=masses.coat_made_for(coat, name, mass, count) if mass else None,
-    )
-
-
-def _band(dessert: Dessert, band: Band, reading: FormulaReading, count: int) -> PartResult:
-    name = band.name or reading.formula.name
-    strip = volumes.strip_length(f"Strip of {name}", dessert.mold.perimeter_mm, band.overlap_mm)
-    volume = volumes.band_volume(band, name, strip)
-    mass = _mass(name, volume, reading)
-    return PartResult(
-        part=band.key,
-        layer=None,
-        name=name,
-        formula=band.formula,
-        rule="by edge",
-        measure=_measured(strip.figure, strip, count),
-        volume=volume,
-        mass=mass,
-        make=_made(name, mass, count),
-    )
-
-
-def _garnish(garnish: Garnish, reading: FormulaReading, portions: int, count: int) -> PartResult:
-    name = garnish.name or reading.formula.name
-    pieces = masses.garnish_pieces(garnish, name, portions)
-    mass = masses.garnish_mass(garnish, name, pieces)
-    return PartResult(
-        part=garnish.key,
-        layer=None,
-        name=name,
-        formula=garnish.formula,
-        rule="by pieces",
-        measure=_measured(f"Pieces of {name}", pieces, count),
-        volume=None,
-        mass=mass,
-        make=_made(name, mass, count),
-    )
+def _mass(name: str, amount: Amount, reading: FormulaReading) -> Working | None:
+    """By its density where it has a volume; None where nothing is left or a density is unknown."""
+    density, volume = reading.density_working, amount.volume
+    if volume is None or density is None:
+        return amount.mass
+    return masses.mass_of(name, volume, density) if volume.value > 0 else None

@@ -3,19 +3,13 @@
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
+from fernbell.core.desserts.dessert import Dessert, formulas_used
 from fernbell.core.desserts.judge import judge_sheets, worst_first
-from fernbell.core.desserts.masses import coat_made_for, poured_g, total
-from fernbell.core.desserts.measure import PartResult
-from fernbell.core.desserts.parts import Coat, Dessert
-from fernbell.core.desserts.solve import (
-    Measured,
-    Solved,
-    formulas_used,
-    measured,
-    work_out,
-)
+from fernbell.core.desserts.masses import total
+from fernbell.core.desserts.measure import Measured, PartResult
+from fernbell.core.desserts.part import Part
+from fernbell.core.desserts.solve import Solved, measured, work_out
 from fernbell.core.formulas import Book, Demand, FormulaReading, Sheet, read_formulas, sheets
-from fernbell.core.molds import size_words
 from fernbell.core.working import Working
 
 Sized = tuple[Dessert, int]
@@ -82,7 +76,7 @@ def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
     demands = tuple(_demands(each))
     made = sheets(book, readings, demands)
     said = tuple(judge_sheets(made))
-    worked = (work_out(one, readings, others) for one, others in zip(each, jugs, strict=True))
+    worked = (work_out(one, others) for one, others in zip(each, jugs, strict=True))
     return Order(
         sizes=tuple(replace(one, findings=worst_first((*one.findings, *said))) for one in worked),
         takes=_takes(demands, readings),
@@ -90,43 +84,40 @@ def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
     )
 
 
-def _poured(one: Measured) -> Iterator[tuple[Coat, PartResult, float]]:
-    by_key = {part.part: part for part in one.parts}
-    for coat in one.layout.coats:
-        part = by_key[coat.key]
-        if part.mass is not None:
-            yield coat, part, poured_g(coat, part.mass.value, one.count)
+def _poured(one: Measured) -> Iterator[tuple[Part, PartResult, float]]:
+    """Parts that are poured from a jug, with what they pour [g]."""
+    for part in one.body.parts:
+        for result in one.parts:
+            if result.part == part.key and result.mass is not None:
+                grams = part.poured_g(result.mass.value, one.count)
+                if grams is not None:
+                    yield part, result, grams
 
 
 def _other_pours(one: Measured, each: Sequence[Measured]) -> Mapping[str, float]:
-    """By coat of one size, what the other sizes pour of the same formula [g]."""
+    """By part of one size, what the other sizes pour of the same formula [g]."""
+    others = [poured for other in each if other is not one for poured in _poured(other)]
     return {
-        coat.key: sum(
-            grams
-            for other in each
-            if other is not one
-            for theirs, _, grams in _poured(other)
-            if theirs.formula == coat.formula
-        )
-        for coat in one.layout.coats
+        part.key: sum(grams for _, theirs, grams in others if theirs.formula == result.formula)
+        for part, result, _ in _poured(one)
     }
 
 
 def _shared_pour(one: Measured, others_g: Mapping[str, float]) -> Measured:
-    """The same with its coats made for a jug the other sizes are poured from too."""
+    """The same, made for a jug the other sizes are poured from too."""
     exchanged = {
-        coat.key: replace(
-            part, make=coat_made_for(coat, part.name, part.mass, one.count, others_g[coat.key])
+        part.key: replace(
+            result, make=part.make(result.name, result.mass, one.count, others_g[part.key])
         )
-        for coat, part, _ in _poured(one)
-        if part.mass is not None
+        for part, result, _ in _poured(one)
+        if result.mass is not None
     }
     return replace(one, parts=tuple(exchanged.get(part.part, part) for part in one.parts))
 
 
 def _demands(each: Sequence[Measured]) -> Iterator[Demand]:
     for one in each:
-        size = f", {size_words(one.dessert.mold)}" if len(each) > 1 else ""
+        size = f", {one.dessert.mold.size_words()}" if len(each) > 1 else ""
         for part in one.parts:
             if part.make is not None:
                 yield Demand(part.formula, part.make.value, f"{part.name}{size}")

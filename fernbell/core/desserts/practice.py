@@ -24,6 +24,7 @@ INDIVIDUAL_BELOW = Practice(120, "mm")
 COVER_CLEARANCE = Practice(3, "mm", "mousse over and under an insert: common practice")
 PORTION_LEAST = Practice(70, "g")
 PORTION_MOST = Practice(160, "g")
+PORTION_ABOUT = Practice(100, "g")
 DRIFT_MOST = Practice(0.5, "%")
 LINE_DRIFT_MOST = Practice(5, "%")
 LAYER_HEIGHT = Practice(5, "mm")
@@ -51,6 +52,19 @@ THAW_SMALL = Wait(WaitKind.THAW, 120, 180)
 """Waits where no method names one; common practice, until freezing and thawing are computed."""
 
 
+def is_individual(across_mm: float) -> bool:
+    """Whether a dessert of this size is one portion.
+
+    Args:
+        across_mm: the mold's length or diameter [mm].
+    Returns:
+        true below 120 mm [bool].
+    Source:
+        common practice.
+    """
+    return across_mm < INDIVIDUAL_BELOW.value
+
+
 def side_clearance(across_mm: float) -> Practice:
     """Clearance to keep beside an insert.
 
@@ -61,7 +75,7 @@ def side_clearance(across_mm: float) -> Practice:
     Source:
         common practice.
     """
-    return SIDE_CLEARANCE if across_mm >= INDIVIDUAL_BELOW.value else SIDE_CLEARANCE_SMALL
+    return SIDE_CLEARANCE_SMALL if is_individual(across_mm) else SIDE_CLEARANCE
 
 
 def is_short(gap_mm: float, least_mm: float) -> bool:

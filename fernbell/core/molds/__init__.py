@@ -1,32 +1,41 @@
-"""Rings and frames: volumes, partial fills, surfaces and outlines."""
+"""Molds as solids: volumes, partial fills, surfaces and outlines of every form there is."""
 
-from fernbell.core.molds.plan import Plan, Point, clearance, disc, moved, outline
-from fernbell.core.molds.straight import Frame, Mold, Ring
-from fernbell.core.molds.water import size_words, trued, water_working
-from fernbell.core.molds.workings import (
-    area_arithmetic,
-    depth_working,
-    edge_arithmetic,
-    mold_workings,
-    plan_given,
-)
+from fernbell.core.molds.families import FORMS, Mold
+from fernbell.core.molds.gutter import Gutter
+from fernbell.core.molds.plan import Loop, Plan, Point, box, clearance, disc, moved, outline
+from fernbell.core.molds.solid import MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
+from fernbell.core.molds.turned import Turned, WallPoint
+from fernbell.core.molds.upright import Frame, Prism, Ring
+from fernbell.core.molds.water import trued, water_working
+from fernbell.core.molds.words import Alternative, Alternatives, FormWords, Table
+from fernbell.core.molds.workings import depth_working
 
 __all__ = [
+    "FORMS",
+    "MM2_PER_CM2",
+    "MM3_PER_ML",
+    "Alternative",
+    "Alternatives",
+    "FormWords",
     "Frame",
+    "Gutter",
+    "Loop",
     "Mold",
     "Plan",
     "Point",
+    "Prism",
     "Ring",
-    "area_arithmetic",
+    "Solid",
+    "Symmetry",
+    "Table",
+    "Turned",
+    "WallPoint",
+    "box",
     "clearance",
     "depth_working",
     "disc",
-    "edge_arithmetic",
-    "mold_workings",
     "moved",
     "outline",
-    "plan_given",
-    "size_words",
     "trued",
     "water_working",
 ]

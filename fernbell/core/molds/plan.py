@@ -5,8 +5,11 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from fernbell.core.errors import check_range
+from fernbell.core.working import Given, figure_text
 
 Point = tuple[float, float]
+Loop = tuple[Point, ...]
+"""A closed polygon, its first point not repeated, shape (n, 2) [mm]."""
 
 _QUARTER_STEPS = 24
 """Straight pieces in a quarter circle; 0.05 mm off the true arc at a radius of 100 mm."""
@@ -42,6 +45,37 @@ class Plan:
         """P = 2 (l + w) - (8 - 2 pi) r [mm]."""
         straight = 2 * (self.length_mm + self.width_mm)
         return straight - (8 - 2 * math.pi) * self.corner_radius_mm
+
+    @property
+    def area_text(self) -> str:
+        """Its area written out, in mm², without the result."""
+        length, width = figure_text(self.length_mm), figure_text(self.width_mm)
+        if self.is_round:
+            return f"π/4 × {length}²"
+        if self.corner_radius_mm == 0:
+            return f"{length} × {width}"
+        return f"({length} × {width} − (4 − π) × {figure_text(self.corner_radius_mm)}²)"
+
+    @property
+    def perimeter_text(self) -> str:
+        """Its edge written out, in mm, without the result."""
+        length, width = figure_text(self.length_mm), figure_text(self.width_mm)
+        if self.is_round:
+            return f"π × {length}"
+        if self.corner_radius_mm == 0:
+            return f"2 × ({length} + {width})"
+        return f"2 × ({length} + {width}) − (8 − 2π) × {figure_text(self.corner_radius_mm)}"
+
+    @property
+    def measures(self) -> tuple[Given, ...]:
+        """Its diameter, or its sides and corner radius, as inputs of a working [mm]."""
+        if self.is_round:
+            return (Given("across", self.length_mm, "mm"),)
+        return (
+            Given("length", self.length_mm, "mm"),
+            Given("width", self.width_mm, "mm"),
+            Given("corner radius", self.corner_radius_mm, "mm"),
+        )
 
     def grown(self, by_mm: float) -> "Plan":
         """The plan with its edge moved outwards by `by_mm`, inwards if negative [mm]."""
@@ -96,7 +130,23 @@ def _signed_distance(x: float, y: float, plan: Plan) -> float:
     return outside + min(max(dx, dy), 0.0) - plan.corner_radius_mm
 
 
-def moved(loop: tuple[Point, ...], by_mm: float) -> tuple[Point, ...]:
+def box(x0: float, x1: float, y0: float, y1: float) -> Loop:
+    """A rectangle.
+
+    Args:
+        x0: its left side [mm].
+        x1: its right side [mm].
+        y0: its lower side [mm].
+        y1: its upper side [mm].
+    Returns:
+        corners, counter-clockwise from the lower left, shape (4, 2) [mm].
+    Source:
+        geometry.
+    """
+    return ((x0, y0), (x1, y0), (x1, y1), (x0, y1))
+
+
+def moved(loop: Loop, by_mm: float) -> Loop:
     """A closed polygon moved along x.
 
     Args:
@@ -111,7 +161,7 @@ def moved(loop: tuple[Point, ...], by_mm: float) -> tuple[Point, ...]:
 
 
 @lru_cache(maxsize=256)
-def outline(plan: Plan) -> tuple[Point, ...]:
+def outline(plan: Plan) -> Loop:
     """The edge of a plan as a closed polygon, counter-clockwise, first point not repeated.
 
     Args:

@@ -13,7 +13,7 @@ from fernbell.core.desserts import (
     Layer,
     Wedges,
 )
-from fernbell.core.molds import Frame, Mold, Ring
+from fernbell.core.molds import Frame, Ring
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,7 +22,7 @@ class DemoMold:
 
     slug: str
     name: str
-    mold: Mold
+    mold: Ring | Frame
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,12 +1,12 @@
 """Write the demo kitchen into the database, through the same actions as everybody else."""
 
-from dataclasses import asdict, replace
+from dataclasses import asdict
+from typing import Any
 from uuid import UUID
 
 from django.contrib.auth.models import User
 from django.db import transaction
 
-from fernbell.core.desserts import Insert
 from fernbell.server.demo.desserts import DESSERTS, DemoDessert
 from fernbell.server.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.server.desserts.api import DESSERT
@@ -85,17 +85,21 @@ def _dessert(one: DemoDessert, mold: UUID, formulas: dict[str, UUID]) -> Dessert
     return DessertIn(
         name=one.dessert.name,
         mold=mold,
-        parts=PARTS.validate_python(
-            [asdict(_with_formula(part, formulas)) for part in one.dessert.parts]
-        ),
+        parts=PARTS.validate_python([_keyed(asdict(part), formulas) for part in one.dessert.parts]),
         portions=asdict(one.dessert.portions),
         built=one.dessert.built,
         count=one.count,
     )
 
 
-def _with_formula(part: object, formulas: dict[str, UUID]) -> object:
-    if isinstance(part, Insert):
-        layers = tuple(replace(one, formula=str(formulas[one.formula])) for one in part.layers)
-        return replace(part, layers=layers)
-    return replace(part, formula=str(formulas[part.formula]))
+def _keyed(told: dict[str, Any], formulas: dict[str, UUID]) -> dict[str, Any]:
+    """A part with the keys of its formulas in place of their slugs."""
+
+    def keyed(field: str, value: Any) -> Any:
+        if field == "formula":
+            return str(formulas[value])
+        if isinstance(value, tuple):
+            return [_keyed(one, formulas) for one in value]
+        return value
+
+    return {field: keyed(field, value) for field, value in told.items()}

@@ -8,16 +8,17 @@ from uuid import UUID
 from fernbell.core.desserts import (
     Bite,
     Dessert,
-    Insert,
     Order,
+    Portions,
+    Solved,
     portions_for,
     refit,
+    said_each_way,
     solve_order,
     take_bite,
 )
 from fernbell.core.findings import Severity
 from fernbell.core.formulas import compose
-from fernbell.core.molds import size_words
 from fernbell.server.desserts.schemas import (
     PARTS,
     PORTIONS,
@@ -51,11 +52,8 @@ class Sized:
 def formulas_of(parts: Sequence[Any]) -> Iterator[tuple[str, str]]:
     """Where each formula is named, and its key: ('2.layers.0', '…')."""
     for place, part in enumerate(parts):
-        if isinstance(part, Insert):
-            for inner, layer in enumerate(part.layers):
-                yield f"{place}.layers.{inner}", layer.formula
-        else:
-            yield str(place), part.formula
+        for use in part.uses():
+            yield ".".join(filter(None, (str(place), use.field))), use.formula
 
 
 def molds_of(entry: DessertIn) -> Iterator[tuple[str, UUID]]:
@@ -119,12 +117,14 @@ def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
         shape=shown.dessert.mold,
         parts=list(shown.dessert.parts),
         portions=shown.dessert.portions,
+        mold_says=shown.dessert.mold.words_in_full(),
+        ways=list(_ways(shown.dessert, order.sizes[at])),
         solved=order.sizes[at],
         sizes=[
             SizeOut.model_construct(
                 key=one.key,
                 mold_name=one.mold.name,
-                says=size_words(one.dessert.mold),
+                says=one.dessert.mold.size_words(),
                 count=one.count,
                 wrong=any(finding.severity == Severity.WRONG for finding in result.findings),
             )
@@ -133,6 +133,11 @@ def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
         takes=list(order.takes),
     )
     return WORKED_OUT.dump_json(answer)
+
+
+def _ways(dessert: Dessert, found: Solved) -> tuple[Portions, ...]:
+    portion = found.portion.value if found.portion else None
+    return said_each_way(found.division, dessert.mold, portion)
 
 
 def is_uuid(key: str) -> bool:

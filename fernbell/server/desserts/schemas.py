@@ -1,26 +1,12 @@
 """What goes over the wire for desserts; parts and portions are core's own types."""
 
-from typing import Annotated, Any, Self
+from typing import Annotated, Any, Self, Union
 from uuid import UUID
 
 from ninja import Schema
 from pydantic import Field, TypeAdapter, model_validator
 
-from fernbell.core.desserts import (
-    Band,
-    Base,
-    Built,
-    ByCount,
-    ByWeight,
-    Coat,
-    Fill,
-    Garnish,
-    Grid,
-    Insert,
-    Solved,
-    Take,
-    Wedges,
-)
+from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
 from fernbell.core.errors import OutOfRange
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut
 from fernbell.server.molds.schemas import Shape
@@ -28,8 +14,8 @@ from fernbell.server.molds.schemas import Shape
 MOST_PARTS = 40
 MOST_SIZES = 7
 
-Part = Annotated[Base | Insert | Fill | Coat | Band | Garnish, Field(discriminator="rule")]
-Portions = Annotated[Wedges | Grid | ByCount | ByWeight, Field(discriminator="cut")]
+Part = Annotated[Union[RULES], Field(discriminator="rule")]  # noqa: UP007 - made of a list
+Portions = Annotated[Union[WAYS], Field(discriminator="cut")]  # noqa: UP007 - made of a list
 
 PARTS: TypeAdapter[list[Any]] = TypeAdapter(list[Part])
 PORTIONS: TypeAdapter[Any] = TypeAdapter(Portions)
@@ -163,12 +149,17 @@ class SizeOut(Schema):
 
 
 class WorkedOut(Schema):
-    """One size worked out and drawn, with its parts as they are in it, and the whole order."""
+    """One size worked out and drawn, with its parts as they are in it, and the whole order.
+
+    `mold_says` names its mold, `ways` say the same portions in every way that is of use.
+    """
 
     key: str
     shape: Shape
     parts: list[Part]
     portions: Portions
+    mold_says: str
+    ways: list[Portions]
     solved: Solved
     sizes: list[SizeOut]
     takes: list[Take]

@@ -1,1 +1,1 @@
-"""Rings and frames of a kitchen."""
+"""Molds of a kitchen."""

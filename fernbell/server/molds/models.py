@@ -6,7 +6,7 @@ from fernbell.server.kitchens.models import Row
 
 
 class Mold(Row):
-    """A ring or frame of the kitchen; `shape` is core's, by its `kind`."""
+    """A mold of the kitchen; `shape` is core's, by its `form`."""
 
     shape = models.JSONField()
     water_g = models.FloatField(null=True)

@@ -1,16 +1,16 @@
 """What goes over the wire for molds."""
 
-from typing import Annotated, Any, Self
+from typing import Annotated, Any, Self, Union
 
 from ninja import Schema
 from pydantic import Field, TypeAdapter, model_validator
 
-from fernbell.core.molds import Frame, Ring, mold_workings, outline, trued, water_working
+from fernbell.core.molds import FORMS, Mold, outline, trued, water_working
 from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
 
-Shape = Annotated[Ring | Frame, Field(discriminator="kind")]
-SHAPE: TypeAdapter[Ring | Frame] = TypeAdapter(Shape)
+Shape = Annotated[Union[FORMS], Field(discriminator="form")]  # noqa: UP007 - made of a list
+SHAPE: TypeAdapter[Mold] = TypeAdapter(Shape)
 
 
 class MoldIn(Entry):
@@ -29,29 +29,40 @@ class MoldIn(Entry):
 
 
 class MoldFigures(Schema):
-    """What a mold holds: capacity, edge, open surface and wall with their workings; its outline.
+    """What a mold holds: capacity, edge, open surface and wall with their workings; how it looks.
 
-    `water` is the difference that water makes to the printed size.
+    `outline` is its rim from above, `section` the cut through its middle. `water` is the
+    difference that water makes to the printed size. `composes` says that desserts are composed
+    in it.
     """
+
+    says: str
+    says_in_full: str
+    composes: bool
 
     capacity: Working
     perimeter: Working
     free_surface: Working
     wall: Working
     outline: list[tuple[float, float]]
+    section: list[tuple[float, float]]
     water: Working | None
 
     @classmethod
-    def of(cls, printed: Ring | Frame, water_g: float | None) -> Self:
+    def of(cls, printed: Mold, water_g: float | None) -> Self:
         """The figures of a core mold."""
         mold = trued(printed, water_g)
-        capacity, perimeter, surface, wall = mold_workings(mold)
+        capacity, perimeter, surface, wall = mold.workings()
         return cls(
+            says=printed.size_words(),
+            says_in_full=printed.words_in_full(),
+            composes=mold.is_upright,
             capacity=capacity,
             perimeter=perimeter,
             free_surface=surface,
             wall=wall,
-            outline=list(outline(mold.plan)),
+            outline=list(outline(mold.plan_at(mold.height_mm))),
+            section=[(round(x, 2), round(z, 2)) for x, z in mold.section(0.0, mold.height_mm)],
             water=None if water_g is None else water_working(printed, water_g),
         )
 

@@ -36,7 +36,7 @@ from fernbell.core.families import (
 from fernbell.core.findings import Finding
 from fernbell.core.fitting import Demand, Finished, Reads, fit
 from fernbell.core.formulas import Book, Character, Formula, Lines, Sheet, characterize
-from fernbell.core.molds import Mold, mold_workings
+from fernbell.core.molds import Solid
 from fernbell.core.pantry import role_of
 from fernbell.core.working import Working
 from fernbell.server.demo.formulas import DemoFormula
@@ -113,7 +113,7 @@ def _part(one: Any) -> Any:
         (pour.name, pour.low_mm, pour.high_mm, worked(pour.volume), worked(pour.mass))
         for pour in one.pours
     ]
-    told = [one.part, one.layer, one.name, one.formula, one.rule]
+    told = [one.part, one.layer, one.name, one.formula, one.goes_by]
     return [*told, *map(worked, (one.measure, one.volume, one.mass, one.make)), pours]
 
 
@@ -151,9 +151,9 @@ def _proposed(dessert: Dessert) -> Iterator[Any]:
             yield asdict(propose_layer(dessert, part.key, "new", "sponge"))
 
 
-def of_mold(mold: Mold) -> Any:
+def of_mold(mold: Solid) -> Any:
     """What a mold answers."""
-    return [worked(one) for one in mold_workings(mold)]
+    return [worked(one) for one in mold.workings()]
 
 
 def grams(formula: Formula) -> list[float]:

@@ -64,7 +64,7 @@ def drawn_desserts() -> Iterator[tuple[str, Dessert, int]]:
 def _dessert(kept: dict[str, Any]) -> Dessert:
     return Dessert(
         kept["name"],
-        _made("kind", kept["mold"]),
+        _made("form", kept["mold"]),
         tuple(_made("rule", one) for one in kept["parts"]),
         _made("cut", kept["portions"]),
         kept["built"],

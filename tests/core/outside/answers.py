@@ -20,7 +20,7 @@ from fernbell.core.measures import (
     millilitres,
     millimetres,
 )
-from fernbell.core.molds import Frame, Ring, clearance, disc
+from fernbell.core.molds import Frame, Gutter, Ring, Solid, Turned, WallPoint, clearance, disc
 from fernbell.core.pantry import Ingredient, mass_of_volume
 from fernbell.core.pantry.naming import understand
 from tests.core.names import NAMES
@@ -33,18 +33,37 @@ def number(value: float) -> str:
     return f"{value:g}"
 
 
-def mold_rows(mold: Ring | Frame, inputs: Case) -> Rows:
-    """Volumes, surfaces and depths of an upright mold."""
+def mold_of(inputs: Case) -> Solid | None:
+    """The mold of a case; None where its inputs are of something else."""
+    match inputs:
+        case {"d_mm": diameter, "H_mm": height}:
+            return Ring(diameter, height)
+        case {"a_mm": length, "b_mm": width, "H_mm": height}:
+            return Frame(length, width, height, inputs.get("corner_radius_mm", 0))
+        case {"d_bottom_mm": floor, "d_top_mm": rim, "H_mm": height}:
+            return Turned((WallPoint(0, floor), WallPoint(height, rim)))
+        case {"R_mm": radius}:
+            return Turned((WallPoint(0, 0), WallPoint(radius, 2 * radius, radius)))
+        case {"base_d_mm": across, "H_mm": height}:
+            radius = ((across / 2) ** 2 + height**2) / (2 * height)
+            return Turned((WallPoint(0, 0), WallPoint(height, across, radius)))
+        case {"width_mm": width, "L_mm": length}:
+            return Gutter(length, width, width / 2 + inputs.get("straight_mm", 0))
+    return None
+
+
+def mold_rows(mold: Solid, inputs: Case) -> Rows:
+    """Volumes, surfaces and depths of a mold."""
     height = mold.height_mm
-    wall, bottom = mold.wall_at(height), mold.free_surface_at(0)
+    wall, bottom = mold.wall_between(0, height), mold.free_surface_at(0)
     yield "capacity", mold.capacity_ml
     yield "wall area full", wall
     yield "flat bottom area", bottom
     yield "top area full", mold.free_surface_at(height)
     yield "glaze area unmolded (wall + bottom)", wall + bottom
     for depth in inputs.get("fill_depths_mm", []):
-        yield f"volume at depth {number(depth)} mm", mold.volume_at(depth)
-        yield f"wetted wall at depth {number(depth)} mm", mold.wall_at(depth)
+        yield f"volume at depth {number(depth)} mm", mold.volume_between(0, depth)
+        yield f"wetted wall at depth {number(depth)} mm", mold.wall_between(0, depth)
         yield f"free surface at depth {number(depth)} mm", mold.free_surface_at(depth)
     for volume in inputs.get("fill_volumes_ml", []):
         key = f"depth for {number(volume)} ml"
@@ -158,12 +177,9 @@ def rows_of(case: Case) -> Rows:
     """Rows of one case, by the shape of its inputs; none if core has no such thing."""
     inputs = case["inputs"]
     keys = set(inputs)
-    if {"d_mm", "H_mm"} <= keys:
-        yield from mold_rows(Ring(inputs["d_mm"], inputs["H_mm"]), inputs)
-    elif {"a_mm", "b_mm", "H_mm"} <= keys:
-        radius = inputs.get("corner_radius_mm", 0)
-        frame = Frame(inputs["a_mm"], inputs["b_mm"], inputs["H_mm"], radius)
-        yield from mold_rows(frame, inputs)
+    mold = mold_of(inputs)
+    if mold is not None:
+        yield from mold_rows(mold, inputs)
     elif {"ring", "base", "insert"} <= keys:
         yield from nested_rows(inputs)
     elif case["name"] == "typed line":

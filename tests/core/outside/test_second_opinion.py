@@ -13,7 +13,7 @@ def test_ring_volume_and_surface_agree_with_fluids(diameter: float, height: floa
     ring = Ring(diameter, height)
     d, h = diameter / 1000, height / 1000
     assert ring.capacity_ml == pytest.approx(V_cylinder(d, h) * 1e6)
-    closed = ring.wall_at(height) + 2 * ring.free_surface_at(0)
+    closed = ring.wall_between(0, height) + 2 * ring.free_surface_at(0)
     assert closed == pytest.approx(A_cylinder(d, h) * 1e4)
 
 

@@ -60,7 +60,7 @@ beforeEach(() => {
     ['a', 'Ring A'],
     ['b', 'Ring B'],
   ] as const) {
-    const shape = { kind: 'ring', diameter_mm: 180, height_mm: 45 } as const
+    const shape = { form: 'ring', diameter_mm: 180, height_mm: 45 } as const
     rows.set(id, { revision: 1, data: { name, shape, note: '' } })
   }
 })

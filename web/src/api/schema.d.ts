@@ -1372,10 +1372,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/vocabulary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Vocabulary
+         * @description Words and limits, the same for every kitchen and whoever asks.
+         */
+        get: operations["vocabulary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * Alternative
+         * @description One of a few words to choose from: what is kept, and how it is called.
+         */
+        Alternative: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: string;
+        };
+        /**
+         * Alternatives
+         * @description A field that is one of a few words.
+         */
+        Alternatives: {
+            /** Choices */
+            choices: components["schemas"]["Alternative"][];
+            /** Label */
+            label: string;
+            /** Name */
+            name: string;
+        };
         /**
          * Aside
          * @description One thing to know: a figure with its working, or words; `holds` says yes or no.
@@ -1527,6 +1569,18 @@ export interface components {
             cut: "by weight";
             /** Portion G */
             portion_g: number;
+        };
+        /**
+         * Carried
+         * @description A part taken hold of as a whole: which fields follow up and aside, and where it is caught.
+         */
+        Carried: {
+            /** Aside */
+            aside: string;
+            /** Caught Mm */
+            caught_mm: number;
+            /** Up */
+            up: string;
         };
         /**
          * ChangeOut
@@ -1842,7 +1896,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
             /** Sizes */
             sizes: components["schemas"]["SizeIn"][];
         };
@@ -1924,6 +1978,21 @@ export interface components {
             what: string;
         };
         /**
+         * Drawn
+         * @description A layer of the drawing: whether it stands in the mold, and whether its pieces overlap.
+         */
+        Drawn: {
+            /** In Mold */
+            in_mold: boolean;
+            /** Name */
+            name: string;
+            /**
+             * Overlaps
+             * @default false
+             */
+            overlaps: boolean;
+        };
+        /**
          * DripsOut
          * @description Drips along an edge: how many, and the grams of one and of all.
          */
@@ -1991,6 +2060,26 @@ export interface components {
             kind: string;
             /** Name */
             name: string;
+        };
+        /**
+         * FieldOut
+         * @description A number that can be entered; `empty` is what it means when it is left out, if it may be.
+         */
+        FieldOut: {
+            /** Empty */
+            empty: string;
+            /** Label */
+            label: string;
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
+            /** Step */
+            step: number;
+            /** Unit */
+            unit: string;
         };
         /**
          * FiguresOut
@@ -2122,6 +2211,24 @@ export interface components {
             solves: number;
             /** Source */
             source: string;
+        };
+        /**
+         * FormOut
+         * @description A form of mold, with what a new one is until it is measured.
+         */
+        FormOut: {
+            /** Choices */
+            choices: components["schemas"]["Alternatives"][];
+            /** Fields */
+            fields: components["schemas"]["FieldOut"][];
+            /** First */
+            first: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
+            /** Form */
+            form: string;
+            /** Tables */
+            tables: components["schemas"]["TableOut"][];
+            /** Title */
+            title: string;
         };
         /**
          * FormulaBrief
@@ -2321,13 +2428,13 @@ export interface components {
              * @default 0
              */
             corner_radius_mm: number;
-            /** Height Mm */
-            height_mm: number;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "frame";
+            form: "frame";
+            /** Height Mm */
+            height_mm: number;
             /** Length Mm */
             length_mm: number;
             /** Width Mm */
@@ -2435,7 +2542,7 @@ export interface components {
         };
         /**
          * Grid
-         * @description Equal pieces of a framed dessert, columns along its length.
+         * @description Equal pieces of a dessert with two sides, columns along its length.
          */
         Grid: {
             /** Columns */
@@ -2447,6 +2554,84 @@ export interface components {
             cut: "grid";
             /** Rows */
             rows: number;
+        };
+        /**
+         * Gutter
+         * @description A log mold by its inner measures [mm]: a round floor (a half cylinder, or a U where it is
+         *     higher than half its width), or a pointed one.
+         */
+        Gutter: {
+            /**
+             * Floor
+             * @default round
+             * @enum {string}
+             */
+            floor: "round" | "pointed";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "gutter";
+            /** Height Mm */
+            height_mm: number;
+            /** Length Mm */
+            length_mm: number;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /**
+         * Handle
+         * @description What can be dragged on the cut: a field, along an axis, from an edge of the shape.
+         *
+         *     `times` is how far the field goes for one millimeter of the way; dragged to the `rim`, a field
+         *     that may be empty is emptied.
+         */
+        Handle: {
+            /**
+             * Axis
+             * @enum {string}
+             */
+            axis: "up" | "out";
+            /**
+             * Edge
+             * @enum {string}
+             */
+            edge: "top" | "bottom" | "side";
+            /**
+             * Empty At Rim
+             * @default false
+             */
+            empty_at_rim: boolean;
+            /** Field */
+            field: string;
+            /** Name */
+            name: string;
+            /**
+             * Of Layer
+             * @default false
+             */
+            of_layer: boolean;
+            /** Says */
+            says: string;
+            /**
+             * Times
+             * @default 1
+             */
+            times: number;
+        };
+        /**
+         * HouseOut
+         * @description Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
+         */
+        HouseOut: {
+            /** Drawn */
+            drawn: components["schemas"]["Drawn"][];
+            /** Forms */
+            forms: components["schemas"]["FormOut"][];
+            /** Rules */
+            rules: components["schemas"]["RuleOut"][];
+            /** Ways */
+            ways: components["schemas"]["WayOut"][];
         };
         /**
          * IngredientBrief
@@ -3031,12 +3216,16 @@ export interface components {
         };
         /**
          * MoldFigures
-         * @description What a mold holds: capacity, edge, open surface and wall with their workings; its outline.
+         * @description What a mold holds: capacity, edge, open surface and wall with their workings; how it looks.
          *
-         *     `water` is the difference that water makes to the printed size.
+         *     `outline` is its rim from above, `section` the cut through its middle. `water` is the
+         *     difference that water makes to the printed size. `composes` says that desserts are composed
+         *     in it.
          */
         MoldFigures: {
             capacity: components["schemas"]["Working"];
+            /** Composes */
+            composes: boolean;
             free_surface: components["schemas"]["Working"];
             /** Outline */
             outline: [
@@ -3044,6 +3233,15 @@ export interface components {
                 number
             ][];
             perimeter: components["schemas"]["Working"];
+            /** Says */
+            says: string;
+            /** Says In Full */
+            says_in_full: string;
+            /** Section */
+            section: [
+                number,
+                number
+            ][];
             wall: components["schemas"]["Working"];
             water: components["schemas"]["Working"] | null;
         };
@@ -3060,7 +3258,7 @@ export interface components {
              */
             note: string;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
             /** Water G */
             water_g?: number | null;
         };
@@ -3091,7 +3289,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
             /** Water G */
             water_g: number | null;
         };
@@ -3212,13 +3410,16 @@ export interface components {
          * PartResult
          * @description What one formula does in the dessert.
          *
-         *     `measure` is what the rule goes by (volume, surface, strip, pieces) for all desserts;
-         *     `mass` is for one, `make` for all of them, before the losses of the sheet. Both are None
-         *     where a density is unknown or nothing is left.
+         *     `measure` is what it goes by (volume, surface, strip, pieces) for all desserts; `mass` is for
+         *     one, `make` for all of them, before the losses of the sheet. Both are None where a density is
+         *     unknown or nothing is left. `says` is what the part is, for a list; `thick_mm` how thick it is
+         *     made, if it has a thickness of its own.
          */
         PartResult: {
             /** Formula */
             formula: string;
+            /** Goes By */
+            goes_by: string;
             /** Layer */
             layer: string | null;
             make: components["schemas"]["Working"] | null;
@@ -3233,8 +3434,10 @@ export interface components {
              * @default []
              */
             pours: components["schemas"]["Pour"][];
-            /** Rule */
-            rule: string;
+            /** Says */
+            says: string;
+            /** Thick Mm */
+            thick_mm: number | null;
             volume: components["schemas"]["Working"] | null;
         };
         /**
@@ -3621,13 +3824,13 @@ export interface components {
         Ring: {
             /** Diameter Mm */
             diameter_mm: number;
-            /** Height Mm */
-            height_mm: number;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "ring";
+            form: "ring";
+            /** Height Mm */
+            height_mm: number;
         };
         /**
          * Role
@@ -3641,6 +3844,33 @@ export interface components {
          */
         RoleIn: {
             role: components["schemas"]["Role"];
+        };
+        /**
+         * RuleOut
+         * @description A rule by which a part is scaled.
+         */
+        RuleOut: {
+            carried: components["schemas"]["Carried"] | null;
+            /** Fields */
+            fields: components["schemas"]["FieldOut"][];
+            /** Handles */
+            handles: components["schemas"]["Handle"][];
+            /** Layer Fields */
+            layer_fields: components["schemas"]["FieldOut"][];
+            /** Once */
+            once: string;
+            /** Rule */
+            rule: string;
+            /** Seen */
+            seen: number;
+            /** Stacks */
+            stacks: boolean;
+            /** Switches */
+            switches: components["schemas"]["Switch"][];
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
         };
         /**
          * Section
@@ -3667,9 +3897,11 @@ export interface components {
         Severity: "wrong" | "caution" | "note";
         /**
          * Shape
-         * @description Outline of one part, or of one layer or pour of it [mm].
+         * @description Outline of one region, or of one pour of it [mm]; `drawn` is its layer of the drawing.
          */
         Shape: {
+            /** Drawn */
+            drawn: string;
             /** Formula */
             formula: string;
             /** Layer */
@@ -3679,10 +3911,10 @@ export interface components {
                 number,
                 number
             ][][];
+            /** Number */
+            number: number;
             /** Part */
             part: string;
-            /** Rule */
-            rule: string;
         };
         /**
          * Sheet
@@ -3891,7 +4123,7 @@ export interface components {
             /** Parts */
             parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
         };
         /**
          * StackOut
@@ -3919,7 +4151,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
         };
         /**
          * Stage
@@ -3927,8 +4159,9 @@ export interface components {
          *
          *     `shows` are the shapes of the cut that stand after it, by their place in its section, and
          *     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
-         *     `ahead` says what the formulas used here need before. The wait
-         *     begins when the stage is done; `wait_source` says who asks for it.
+         *     `aside` says that it stands by itself, on a board of its own. `ahead` says what the formulas
+         *     used here need before. The wait begins when the stage is done; `wait_source` says who asks
+         *     for it.
          */
         Stage: {
             /**
@@ -3936,6 +4169,11 @@ export interface components {
              * @default []
              */
             ahead: string[];
+            /**
+             * Aside
+             * @default false
+             */
+            aside: boolean;
             /** Code */
             code: string;
             /**
@@ -4129,11 +4367,39 @@ export interface components {
             notes: components["schemas"]["Note"][];
         };
         /**
+         * Switch
+         * @description A field that is either so or not.
+         */
+        Switch: {
+            /** Label */
+            label: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * System
          * @description Whose cups and spoons are meant where no country is named.
          * @enum {string}
          */
         System: "metric" | "US" | "imperial" | "Australian";
+        /**
+         * TableOut
+         * @description A field of several rows; `kept` names what a new row has from the one before.
+         */
+        TableOut: {
+            /** Fewest */
+            fewest: number;
+            /** Fields */
+            fields: components["schemas"]["FieldOut"][];
+            /** Kept */
+            kept: string[];
+            /** Label */
+            label: string;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
+        };
         /**
          * Take
          * @description What one formula brings to the whole order, before the losses of its sheet.
@@ -4192,7 +4458,9 @@ export interface components {
         };
         /**
          * TopView
-         * @description The dessert from above: its edge, hidden edges, cuts, one portion and the garnish.
+         * @description The dessert from above: its edge, hidden edges, cuts, one portion and what lies on it.
+         *
+         *     `skin` is the formula that is seen from above.
          */
         TopView: {
             /** Cuts */
@@ -4220,6 +4488,8 @@ export interface components {
                 number,
                 number
             ][];
+            /** Skin */
+            skin: string;
         };
         /**
          * TurnIn
@@ -4239,6 +4509,19 @@ export interface components {
             lines: components["schemas"]["LineGrams"][];
             losses: components["schemas"]["Losses"];
             reading: components["schemas"]["ReadingOut"];
+        };
+        /**
+         * Turned
+         * @description A round mold by heights and inner diameters, from the floor up [mm].
+         */
+        Turned: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "turned";
+            /** Points */
+            points: components["schemas"]["WallPoint"][];
         };
         /**
          * TypedLine
@@ -4391,6 +4674,35 @@ export interface components {
          */
         WaitKind: "rest" | "set" | "chill" | "freeze" | "thaw";
         /**
+         * WallPoint
+         * @description A point of a wall: so wide at such a height; an arc of a radius leads up to it, or none.
+         */
+        WallPoint: {
+            /** Diameter Mm */
+            diameter_mm: number;
+            /** Height Mm */
+            height_mm: number;
+            /**
+             * Radius Mm
+             * @default 0
+             */
+            radius_mm: number;
+        };
+        /**
+         * WayOut
+         * @description A way of dividing a dessert.
+         */
+        WayOut: {
+            /** Cut */
+            cut: string;
+            /** Fields */
+            fields: components["schemas"]["FieldOut"][];
+            /** Pieces */
+            pieces: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * Wedges
          * @description Equal wedges of a round dessert; one wedge is the whole of it.
          */
@@ -4454,21 +4766,27 @@ export interface components {
         /**
          * WorkedOut
          * @description One size worked out and drawn, with its parts as they are in it, and the whole order.
+         *
+         *     `mold_says` names its mold, `ways` say the same portions in every way that is of use.
          */
         WorkedOut: {
             /** Key */
             key: string;
+            /** Mold Says */
+            mold_says: string;
             /** Parts */
             parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
             /** Sizes */
             sizes: components["schemas"]["SizeOut"][];
             solved: components["schemas"]["Solved"];
             /** Takes */
             takes: components["schemas"]["Take"][];
+            /** Ways */
+            ways: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"])[];
         };
         /**
          * Working
@@ -6547,6 +6865,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StackOut"];
+                };
+            };
+        };
+    };
+    vocabulary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseOut"];
                 };
             };
         };

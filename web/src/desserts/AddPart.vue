@@ -3,12 +3,12 @@
 import Modal from 'ant-design-vue/es/modal'
 import { computed, nextTick, ref } from 'vue'
 
+import { house, ruleWords } from '../api/house'
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaBrief, Part } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import { useSession } from '../shell/session'
 import { useFirstFocus } from '../kit/useFirstFocus'
-import { DOES } from './parts'
 
 const props = defineProps<{
   formulas: FormulaBrief[]
@@ -16,6 +16,8 @@ const props = defineProps<{
   present: Part['rule'][]
   /** Name of the insert a layer is added to, instead of a part. */
   layerOf?: string | undefined
+  /** Its rule. */
+  rule?: Part['rule'] | undefined
   /** Why the server would not have it. */
   refusal?: string
 }>()
@@ -27,11 +29,14 @@ const emit = defineEmits<{
 }>()
 
 type Rule = Part['rule']
-const rules = Object.entries(DOES) as [Part['rule'], { title: string; text: string }][]
-const filled = computed(() => props.present.includes('fill'))
+/** What there is only one of, and it is there. */
+const taken = (key: string) =>
+  Boolean(ruleWords(key)?.once) && props.present.some((one) => one === key)
 /** What is not there yet comes first, in the order in which a dessert is built. */
-const missingRule = rules.find(([key]) => !props.present.includes(key))?.[0]
-const rule = ref<Rule>(props.layerOf ? 'insert' : (missingRule ?? 'garnish'))
+const missingRule = house.value.rules.find(({ rule }) => !props.present.some((one) => one === rule))
+const rule = ref(
+  (props.layerOf ? props.rule : (missingRule ?? house.value.rules.at(-1))?.rule) as Rule,
+)
 const madeOf = ref<InstanceType<typeof ChoiceField> | null>(null)
 const submit = ref<HTMLButtonElement | null>(null)
 useFirstFocus(madeOf)
@@ -85,7 +90,7 @@ function choose(value: unknown) {
   formula.value = String(value)
   void nextTick(() => submit.value?.focus())
   const usual = props.formulas.find((one) => one.id === value)?.does as Rule | '' | undefined
-  if (usual && !touched && !(usual === 'fill' && filled.value)) rule.value = usual
+  if (usual && !touched && !taken(usual)) rule.value = usual
 }
 const shown = computed(() =>
   formula.value === 'new' ? `New formula: ${newName.value}` : (formula.value ?? undefined),
@@ -104,22 +109,22 @@ const shown = computed(() =>
       <fieldset v-if="!layerOf">
         <legend class="eyebrow">What it does</legend>
         <label
-          v-for="[key, does] in rules"
-          :key="key"
-          :class="['does', { picked: rule === key, off: key === 'fill' && filled }]"
+          v-for="one in house.rules"
+          :key="one.rule"
+          :class="['does', { picked: rule === one.rule, off: taken(one.rule) }]"
         >
           <input
             type="radio"
             name="rule"
-            :value="key"
-            :checked="rule === key"
-            :disabled="key === 'fill' && filled"
-            @change="pickRule(key)"
+            :value="one.rule"
+            :checked="rule === one.rule"
+            :disabled="taken(one.rule)"
+            @change="pickRule(one.rule as Rule)"
             @click="$event.detail && madeOf?.focus()"
           />
-          <strong>{{ does.title }}</strong>
+          <strong>{{ one.title }}</strong>
           <span class="quiet">
-            {{ key === 'fill' && filled ? 'this dessert has one already' : does.text }}
+            {{ taken(one.rule) ? 'this dessert has one already' : one.text }}
           </span>
         </label>
       </fieldset>

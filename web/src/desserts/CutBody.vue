@@ -1,8 +1,9 @@
 <script setup lang="ts">
-/** One part of the cut: select it; a selected insert is moved by its body, its layers and bases
- * are reordered by the grip at their left edge. */
+/** One part of the cut: select it; what can be carried is moved by its body, what stands on
+ * another is reordered by the grip at its left edge. */
 import { computed, ref } from 'vue'
 
+import { drawnAs } from '../api/house'
 import type { Outline } from '../api/types'
 import type { Drag } from './dragging'
 import { type Frame, loopsPath, toX, toY, upwards } from './drawing'
@@ -53,7 +54,7 @@ function move(event: PointerEvent, done: boolean) {
   if (from.going) {
     const { scale } = props.frame
     const by = upwards(props.frame, up / scale)
-    emit('drag', { handle: 'move', by, aside: right / scale, fine: event.shiftKey }, done)
+    emit('drag', { handle: null, by, aside: right / scale, fine: event.shiftKey }, done)
   }
   if (done) begun.value = null
 }
@@ -63,7 +64,7 @@ function nudge(up: number, right: number, event: KeyboardEvent) {
   event.preventDefault()
   const step = event.shiftKey ? 0.5 : 1
   const by = upwards(props.frame, up * step)
-  emit('drag', { handle: 'move', by, aside: right * step, fine: true }, true)
+  emit('drag', { handle: null, by, aside: right * step, fine: true }, true)
 }
 
 function lift(event: PointerEvent) {
@@ -83,7 +84,7 @@ function carry(event: PointerEvent, done: boolean) {
   <path
     :d="loopsPath(shape.loops, frame)"
     :fill="fill"
-    :fill-rule="shape.rule === 'garnish' ? 'nonzero' : 'evenodd'"
+    :fill-rule="drawnAs(shape.drawn)?.overlaps ? 'nonzero' : 'evenodd'"
     :class="['part', { movable }]"
     role="button"
     tabindex="0"

@@ -2,7 +2,8 @@
 /** The cut to scale, with rulers and dimension lines; parts are selected on it. */
 import { computed, ref, useId } from 'vue'
 
-import type { Cut, Outline } from '../api/types'
+import { drawnAs } from '../api/house'
+import type { Cut, HandleWords, Outline } from '../api/types'
 import { type Look, patternId } from '../kit/flavors'
 import TexturePatterns from '../kit/TexturePatterns.vue'
 import { useSize } from '../kit/useSize'
@@ -10,7 +11,7 @@ import CutBody from './CutBody.vue'
 import CutDimensions from './CutDimensions.vue'
 import CutHandles from './CutHandles.vue'
 import CutRulers from './CutRulers.vue'
-import type { Drag, Handle } from './dragging'
+import type { Drag } from './dragging'
 import { fit, heightFor, loopsPath, marks, scaleWords, toX } from './drawing'
 import { type Chosen, sameChoice } from './parts'
 
@@ -19,9 +20,9 @@ const props = defineProps<{
   chosen: Chosen | null
   lookOf: (formula: string) => Look
   nameOf: (chosen: Chosen) => string
-  handles: Handle[]
-  /** Whether inserts are moved by their body, and the selected part reordered by its grip. */
-  movable: boolean
+  handles: HandleWords[]
+  /** Which parts are moved by their body, and whether the selected one is reordered by its grip. */
+  movable: (part: string) => boolean
   reorderable: boolean
   /** As it stands in its mold, built upside down. */
   turned: boolean
@@ -38,7 +39,6 @@ const box = ref<HTMLElement | null>(null)
 const size = useSize(box)
 const MARGINS = { left: 46, right: 64, top: 14, bottom: 34 }
 const TALLEST = 240
-const IN_MOLD = new Set(['fill', 'base', 'insert'])
 const wordsId = useId()
 const mm = computed(() => ({ width: props.cut.width_mm, height: props.cut.height_mm }))
 const height = computed(() => heightFor(mm.value, size.width, MARGINS, TALLEST))
@@ -69,18 +69,16 @@ const choiceOf = (shape: Outline): Chosen => ({ part: shape.part, layer: shape.l
 const isChosen = (shape: Outline) => sameChoice(props.chosen, choiceOf(shape))
 /** Turned over it stands in its mold: what comes after unmolding is not there yet. */
 const drawn = computed(() =>
-  props.turned ? props.cut.section.filter((one) => IN_MOLD.has(one.rule)) : props.cut.section,
+  props.turned ? props.cut.section.filter((one) => drawnAs(one.drawn)?.in_mold) : props.cut.section,
 )
 /** The last shape of the selected part: of a fill its main pour. */
 const held = computed(() => drawn.value.filter(isChosen).at(-1))
 /** Keys that stay with a shape whatever is selected, so that focus stays too. */
 const keyed = computed(() => {
-  const seen = new Map<string, number>()
-  return drawn.value.map((shape) => {
-    const own = `${shape.part}/${shape.layer}`
-    seen.set(own, (seen.get(own) ?? 0) + 1)
-    return { shape, key: `${own}/${seen.get(own)}` }
-  })
+  return drawn.value.map((shape) => ({
+    shape,
+    key: `${shape.part}/${shape.layer}/${shape.number}`,
+  }))
 })
 </script>
 
@@ -123,7 +121,7 @@ const keyed = computed(() => {
         :fill="`url(#${patternId(lookOf(shape.formula))})`"
         :name="nameOf(choiceOf(shape))"
         :chosen="isChosen(shape)"
-        :movable="movable && shape.rule === 'insert'"
+        :movable="movable(shape.part)"
         :reorderable="reorderable && isChosen(shape)"
         @choose="emit('choose', choiceOf(shape))"
         @drag="(drag, done) => emit('drag', drag, done)"

@@ -2,33 +2,27 @@
 /** Handles on the selected part: drag them, or nudge them with the arrow keys. */
 import { ref } from 'vue'
 
-import type { Outline } from '../api/types'
-import type { Drag, Handle } from './dragging'
+import type { HandleWords, Outline } from '../api/types'
+import type { Drag } from './dragging'
 import { type Frame, toX, toY, upwards } from './drawing'
 
-const props = defineProps<{ shape: Outline; handles: Handle[]; frame: Frame; name: string }>()
+const props = defineProps<{ shape: Outline; handles: HandleWords[]; frame: Frame; name: string }>()
 const emit = defineEmits<{ drag: [drag: Drag, done: boolean] }>()
 const SIZE = 11
-const SAYS: Record<Handle, string> = {
-  height: 'thickness',
-  across: 'width',
-  lift: 'height above the board',
-  level: 'level',
-}
 /** Where the drag began, and the scale it goes on with. */
-const begun = ref<{ handle: Handle; x: number; y: number; scale: number } | null>(null)
+const begun = ref<{ handle: HandleWords; x: number; y: number; scale: number } | null>(null)
 
-function place(handle: Handle) {
+function place(handle: HandleWords) {
   const points = props.shape.loops.flat()
   const xs = points.map(([x]) => x)
   const ys = points.map(([, y]) => y)
   const low = Math.min(...ys)
   const high = Math.max(...ys)
-  if (handle === 'across') return { x: Math.max(...xs), y: (low + high) / 2 }
-  return { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: handle === 'lift' ? low : high }
+  if (handle.edge === 'side') return { x: Math.max(...xs), y: (low + high) / 2 }
+  return { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: handle.edge === 'bottom' ? low : high }
 }
 
-function press(handle: Handle, event: PointerEvent) {
+function press(handle: HandleWords, event: PointerEvent) {
   ;(event.target as Element).setPointerCapture(event.pointerId)
   begun.value = { handle, x: event.clientX, y: event.clientY, scale: props.frame.scale }
 }
@@ -37,7 +31,7 @@ function distance(event: PointerEvent): Drag | null {
   if (!begun.value) return null
   const { handle, x, y, scale } = begun.value
   const by =
-    handle === 'across'
+    handle.axis === 'out'
       ? (event.clientX - x) / scale
       : upwards(props.frame, (y - event.clientY) / scale)
   return { handle, by, fine: event.shiftKey }
@@ -49,10 +43,11 @@ function move(event: PointerEvent, done: boolean) {
   if (done) begun.value = null
 }
 
-function nudge(handle: Handle, direction: number, event: KeyboardEvent) {
+function nudge(handle: HandleWords, direction: number, event: KeyboardEvent) {
   const step = event.shiftKey ? 0.5 : 1
-  // Both edges of a width move, so half the way is one step of it.
-  const by = handle === 'across' ? (direction * step) / 2 : upwards(props.frame, direction * step)
+  // A field that goes twice as far as the pointer is one step further after half the way.
+  const way = (direction * step) / handle.times
+  const by = handle.axis === 'out' ? way : upwards(props.frame, way)
   emit('drag', { handle, by, fine: event.shiftKey }, true)
 }
 </script>
@@ -61,16 +56,16 @@ function nudge(handle: Handle, direction: number, event: KeyboardEvent) {
   <g>
     <rect
       v-for="handle in handles"
-      :key="handle"
+      :key="handle.name"
       :x="toX(frame, place(handle).x) - SIZE / 2"
       :y="toY(frame, place(handle).y) - SIZE / 2"
       :width="SIZE"
       :height="SIZE"
       rx="2"
-      :class="['handle', handle]"
+      :class="['handle', handle.name, handle.axis]"
       role="slider"
       tabindex="0"
-      :aria-label="`${name}: ${SAYS[handle]}`"
+      :aria-label="`${name}: ${handle.says}`"
       :aria-valuenow="Math.round(place(handle).y)"
       @pointerdown.prevent="press(handle, $event)"
       @pointermove="move($event, false)"
@@ -93,7 +88,7 @@ function nudge(handle: Handle, direction: number, event: KeyboardEvent) {
   touch-action: none;
 }
 
-.handle.across {
+.handle.out {
   cursor: ew-resize;
 }
 

@@ -2,6 +2,7 @@
 /** The cut, the view from above with its portions, the selected part's editor, the build strip. */
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 
+import { ruleWords } from '../api/house'
 import type { FormulaBrief } from '../api/types'
 import { lookOf } from '../kit/flavors'
 import SaveNotice from '../kit/SaveNotice.vue'
@@ -10,8 +11,8 @@ import UndoButtons from '../kit/UndoButtons.vue'
 import { undoCommands, useCommands } from '../shell/commands'
 import BuildStrip from './BuildStrip.vue'
 import CutDrawing from './CutDrawing.vue'
-import { canReorder, handlesOf } from './dragging'
-import { type Chosen, moldWords, sameChoice } from './parts'
+import { canReorder } from './dragging'
+import { type Chosen, sameChoice } from './parts'
 import PartCard from './PartCard.vue'
 import PortionsField from './PortionsField.vue'
 import StageSheet from './StageSheet.vue'
@@ -45,9 +46,17 @@ watch(view, (now, before) => now?.mold !== before?.mold && (stageAt.value = null
 const look = (formula: string) => lookOf(props.formulaOf(formula))
 function nameOf(one: Chosen): string {
   const found = solved.value?.parts.find((result) => sameChoice(one, result))
-  return found ? `${found.name}, ${found.rule}` : 'A part'
+  return found ? `${found.name}, ${found.goes_by}` : 'A part'
 }
-const round = computed(() => worked.value?.shape.kind === 'ring')
+const handles = computed(() => (props.disabled ? [] : (ruleWords(part.value?.rule)?.handles ?? [])))
+const movable = (key: string) => {
+  const rule = view.value?.parts?.find((one) => one.key === key)?.rule
+  return !props.disabled && Boolean(ruleWords(rule)?.carried)
+}
+const reorderable = computed(
+  () =>
+    !props.disabled && chosen.value !== null && canReorder(view.value?.parts ?? [], chosen.value),
+)
 
 useCommands(() => [
   { name: 'Turn the drawing over', keys: 't', run: () => (turned.value = !turned.value) },
@@ -85,7 +94,7 @@ useCommands(() => [
       />
       <UndoButtons v-if="!disabled" :undo="undo" />
       <span class="where">
-        {{ [worked ? moldWords(worked.shape) : '', drawing?.scale].filter(Boolean).join(' · ') }}
+        {{ [worked?.mold_says, drawing?.scale].filter(Boolean).join(' · ') }}
       </span>
     </div>
     <template v-if="solved">
@@ -108,9 +117,9 @@ useCommands(() => [
           :chosen="chosen"
           :look-of="look"
           :name-of="nameOf"
-          :handles="disabled ? [] : handlesOf(part)"
-          :movable="!disabled"
-          :reorderable="!disabled && canReorder(part)"
+          :handles="handles"
+          :movable="movable"
+          :reorderable="reorderable"
           :turned="turned"
           :words="solved.words"
           @drag="drag"
@@ -124,7 +133,7 @@ useCommands(() => [
               v-if="view.portions"
               :portions="view.portions"
               :solved="solved"
-              :round="round"
+              :ways="worked?.ways ?? []"
               :error-at="work.errorAt"
               :disabled="disabled"
               @change="(portions) => work.edit({ portions })"

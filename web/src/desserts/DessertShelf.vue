@@ -12,7 +12,7 @@ import SwitchRow from '../kit/SwitchRow.vue'
 import TextField from '../kit/TextField.vue'
 import { useCommands } from '../shell/commands'
 import PartList from './PartList.vue'
-import { droppedOn, moved, newKey, withAll, withNew, without, withPart } from './parts'
+import { droppedOn, isLayered, moved, newKey, withAll, withNew, without, withPart } from './parts'
 import SizesField from './SizesField.vue'
 import type { Composing } from './useComposing'
 import { place, propose, refit } from './useDessert'
@@ -35,7 +35,7 @@ const renaming = ref<string | null>(null)
 const refusal = ref('')
 
 const parts = computed(() => view.value?.parts ?? [])
-const insert = computed(() => (part.value?.rule === 'insert' ? part.value : null))
+const layered = computed(() => (isLayered(part.value) ? part.value : null))
 const present = computed(() => parts.value.map((one) => one.rule))
 const dessertOptions = computed(() =>
   props.desserts.map((one) => ({ value: one.id, label: one.name })),
@@ -76,7 +76,7 @@ const add = (rule: Part['rule'], formula: string, write: boolean) =>
   guarded(async () => {
     if (!view.value) return
     const key = newKey()
-    const into = adding.value?.layerOf ? insert.value?.key : undefined
+    const into = adding.value?.layerOf ? layered.value?.key : undefined
     const one = await propose(view.value, { rule, into, key, formula })
     adding.value = null
     await edit({ parts: into ? withPart(parts.value, one) : withNew(parts.value, one) })
@@ -114,12 +114,12 @@ useCommands(() =>
     ? []
     : [
         { name: 'Add a part', keys: 'a', run: () => (adding.value = { layerOf: undefined }) },
-        ...(insert.value
+        ...(layered.value
           ? [
               {
                 name: 'Add a layer to the insert',
                 keys: 'l',
-                run: () => (adding.value = { layerOf: insert.value?.name || 'the insert' }),
+                run: () => (adding.value = { layerOf: layered.value?.name || 'the insert' }),
               },
             ]
           : []),
@@ -189,10 +189,10 @@ useCommands(() =>
         Add a part
       </button>
       <button
-        v-if="insert"
+        v-if="layered"
         type="button"
         class="deed dashed"
-        @click="adding = { layerOf: insert.name || 'the insert' }"
+        @click="adding = { layerOf: layered.name || 'the insert' }"
       >
         Add a layer to the insert
       </button>
@@ -204,6 +204,7 @@ useCommands(() =>
       :formulas="formulas"
       :present="present"
       :layer-of="adding.layerOf"
+      :rule="layered?.rule"
       :refusal="refusal"
       @add="add"
       @stack="addStack"

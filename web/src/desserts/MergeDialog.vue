@@ -4,10 +4,10 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
 import { useRows } from '../api/shelves'
-import type { DessertEntry, FormulaBrief, Layer, Part, SizeEntry } from '../api/types'
-import { LAYER_MEASURES, MEASURES, valueOf } from './measures'
+import { house, numberAt, ruleWords } from '../api/house'
+import type { DessertEntry, FieldWords, FormulaBrief, Layer, Part, SizeEntry } from '../api/types'
 import { type Difference, differences, firstChoices, merged, type Side } from './merge'
-import { DOES } from './parts'
+import { isLayered } from './parts'
 import type { useDessert } from './useDessert'
 
 const props = defineProps<{
@@ -37,35 +37,34 @@ const FIELD_WORDS: Record<string, string> = {
 const formulaName = (id: string) => props.formulaOf(id)?.name ?? 'Unknown'
 
 function partName(part: Part): string {
-  if (part.rule === 'insert') return part.name || part.layers.map(layerName).join(' on ')
+  if (isLayered(part)) return part.name || part.layers.map(layerName).join(' on ')
   return part.name || formulaName(part.formula)
 }
 const layerName = (layer: Layer) => layer.name || formulaName(layer.formula)
 
-function measures(of: Part | Layer, list: (typeof MEASURES)['base']): string {
+function measures(of: object, list: FieldWords[] = []): string {
   return list
     .flatMap((one) => {
-      const value = valueOf(of, one.field)
-      return value === null || (value === 0 && one.field === 'offset_mm')
-        ? []
-        : [`${one.label.toLowerCase()} ${value}${one.unit ? ` ${one.unit}` : ''}`]
+      const value = numberAt(of, one)
+      return value === null ? [] : [`${one.label.toLowerCase()} ${value} ${one.unit}`.trim()]
     })
     .join(', ')
 }
 
 function partWords(part: Part | undefined): string {
   if (!part) return 'not in it'
-  const own = measures(part, MEASURES[part.rule])
-  if (part.rule !== 'insert') return [formulaName(part.formula), own].filter(Boolean).join('; ')
+  const words = ruleWords(part.rule)
+  const own = measures(part, words?.fields)
+  if (!isLayered(part)) return [formulaName(part.formula), own].filter(Boolean).join('; ')
   const layers = part.layers.map(
-    (layer) => `${layerName(layer)} ${measures(layer, LAYER_MEASURES)}`,
+    (layer) => `${layerName(layer)} ${measures(layer, words?.layer_fields)}`,
   )
   return `${layers.join('; ')}; ${own}`
 }
 
 function title(one: Difference): string {
   const part = (one.mine ?? one.theirs) as Part
-  return FIELD_WORDS[one.key] ?? `${partName(part)} (${DOES[part.rule].title.toLowerCase()})`
+  return FIELD_WORDS[one.key] ?? `${partName(part)} (${ruleWords(part.rule)?.title.toLowerCase()})`
 }
 
 const moldName = (id: string) => molds.value.find((one) => one.id === id)?.name ?? 'Unknown'
@@ -74,10 +73,8 @@ const sizeWords = (one: SizeEntry) =>
 
 function portionWords(portions: DessertEntry['portions']): string {
   if (!portions) return 'as usual'
-  if (portions.cut === 'grid') return `${portions.columns} along, ${portions.rows} across`
-  return portions.cut === 'by weight'
-    ? `about ${portions.portion_g} g each`
-    : `${portions.count} ${portions.cut === 'wedges' ? 'wedges' : 'pieces'}`
+  const way = house.value.ways.find((one) => one.cut === portions.cut)
+  return `${way?.title.toLowerCase()}: ${measures(portions, way?.fields)}`
 }
 
 function words(one: Difference, side: Side): string {

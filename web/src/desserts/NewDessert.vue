@@ -14,7 +14,9 @@ import { entryOf } from './useDessert'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
-const { rows: molds, isSuccess, suspense } = useRows('molds')
+const { rows: hung, isSuccess, suspense } = useRows('molds')
+/** Those desserts are composed in. */
+const molds = computed(() => hung.value.filter((one) => one.figures.composes))
 const { create } = useWrites('desserts')
 const { create: createMold } = useWrites('molds')
 const NEW_RING = 'new'
@@ -37,7 +39,7 @@ const examples = computed(() => [
 ])
 /** A ring is the start. */
 const usual = computed(
-  () => molds.value.find((one) => one.shape.kind === 'ring')?.id ?? molds.value[0]?.id ?? NEW_RING,
+  () => molds.value.find((one) => one.shape.form === 'ring')?.id ?? molds.value[0]?.id ?? NEW_RING,
 )
 const mold = computed(() => picked.value ?? (isSuccess.value ? usual.value : undefined))
 const options = computed(() => [
@@ -85,7 +87,7 @@ async function copied(): Promise<string> {
 /** The ring is hung on the wall first; should the dessert be refused, it is there to be chosen. */
 async function measured(): Promise<string> {
   const { diameter, height } = ring.value
-  const shape = { kind: 'ring' as const, diameter_mm: diameter ?? 0, height_mm: height ?? 0 }
+  const shape = { form: 'ring' as const, diameter_mm: diameter ?? 0, height_mm: height ?? 0 }
   const cm = (mm: number) => Number((mm / 10).toFixed(1))
   const title = `Ring ${cm(shape.diameter_mm)} cm, ${cm(shape.height_mm)} high`
   const row = await createMold.mutateAsync({ name: title, shape, note: '' })

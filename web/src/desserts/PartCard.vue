@@ -7,7 +7,7 @@ import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useWorking } from '../kit/working'
 import PartEditor from './PartEditor.vue'
-import { type Chosen, fieldPath, sameChoice, withPart } from './parts'
+import { type Chosen, fieldPath, formulaIn, isLayered, sameChoice, withPart } from './parts'
 import type { Composing } from './useComposing'
 import { propose } from './useDessert'
 
@@ -23,7 +23,7 @@ const { show } = useWorking()
 const keeping = ref(false)
 
 const layer = computed(() =>
-  props.part.rule === 'insert'
+  isLayered(props.part)
     ? (props.part.layers.find((one) => one.key === chosen.value?.layer) ?? null)
     : null,
 )
@@ -43,8 +43,7 @@ async function become(rule: Part['rule']) {
   const now = view.value
   if (!now || rule === props.part.rule) return
   const parts = now.parts ?? []
-  const formula =
-    props.part.rule === 'insert' ? (props.part.layers[0]?.formula ?? '') : props.part.formula
+  const formula = formulaIn(props.part)
   const others = parts.filter((one) => one.key !== props.part.key)
   refusal.value = ''
   try {

@@ -3,11 +3,11 @@
 import Checkbox from 'ant-design-vue/es/checkbox'
 import { computed } from 'vue'
 
-import type { FormulaBrief, Layer, Part } from '../api/types'
+import { house, numberAt, ruleWords } from '../api/house'
+import type { FieldWords, FormulaBrief, Layer, Part } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
-import { LAYER_MEASURES, type Measure, MEASURES, valueOf } from './measures'
-import { DOES, withLayer } from './parts'
+import { formulaIn, isLayered, withLayer } from './parts'
 
 const props = defineProps<{
   part: Part
@@ -18,14 +18,20 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const emit = defineEmits<{ change: [part: Part]; become: [rule: Part['rule']] }>()
-const jobs = Object.entries(DOES).map(([value, { title }]) => ({ value, label: title }))
-/** A stack of several layers is an insert and nothing else. */
-const mayBecome = computed(() => props.part.rule !== 'insert' || props.part.layers.length === 1)
+const words = computed(() => ruleWords(props.part.rule))
+const jobs = computed(() =>
+  house.value.rules.map(({ rule, title }) => ({ value: rule, label: title })),
+)
+/** A stack of several layers does nothing else. */
+const mayBecome = computed(() => !isLayered(props.part) || props.part.layers.length === 1)
 
 const options = computed(() => props.formulas.map((one) => ({ value: one.id, label: one.name })))
-const formula = computed(() =>
-  props.part.rule === 'insert' ? props.layer?.formula : props.part.formula,
-)
+const formula = computed(() => formulaIn(props.part, props.layer))
+/** What is off the middle can be centered. */
+const aside = computed(() => {
+  const name = words.value?.carried?.aside
+  return name && numberAt(props.part, { name }) ? name : null
+})
 
 /** The part with one field changed; a number left out is refused by the field itself. */
 function set(field: string, value: number | string | boolean | null) {
@@ -33,59 +39,62 @@ function set(field: string, value: number | string | boolean | null) {
 }
 
 function setLayer(field: string, value: number | string) {
-  if (props.part.rule !== 'insert' || !props.layer) return
+  if (!isLayered(props.part) || !props.layer) return
   emit('change', withLayer(props.part, { ...props.layer, [field]: value }))
 }
 
-function commit(measure: Measure, value: number | null) {
-  if (value !== null || measure.empty) set(measure.field, value)
+function commit(field: FieldWords, value: number | null) {
+  if (value !== null || field.empty) set(field.name, value)
 }
+const isSo = (field: string) => Boolean(Reflect.get(props.part, field))
 </script>
 
 <template>
   <div class="measures">
     <template v-if="layer">
       <NumberField
-        v-for="one in LAYER_MEASURES"
-        :key="one.field"
+        v-for="one in words?.layer_fields"
+        :key="one.name"
         :label="one.label"
-        :unit="one.unit ?? ''"
-        :value="valueOf(layer, one.field)"
+        :unit="one.unit"
+        :step="one.step"
+        :value="numberAt(layer, one)"
         :disabled="disabled"
-        :error="layerErrorAt(one.field)"
-        @commit="(value) => value !== null && setLayer(one.field, value)"
+        :error="layerErrorAt(one.name)"
+        @commit="(value) => value !== null && setLayer(one.name, value)"
       />
     </template>
     <NumberField
-      v-for="one in MEASURES[part.rule]"
-      :key="`${part.rule}.${one.field}`"
+      v-for="one in words?.fields"
+      :key="`${part.rule}.${one.name}`"
       :class="{ double: one.empty }"
       :label="one.label"
-      :unit="one.unit ?? ''"
-      :step="one.step ?? 1"
+      :unit="one.unit"
+      :step="one.step"
       :optional="Boolean(one.empty)"
-      :placeholder="one.empty ?? ''"
-      :value="valueOf(part, one.field)"
+      :placeholder="one.empty"
+      :value="numberAt(part, one)"
       :disabled="disabled"
-      :error="errorAt(one.field)"
+      :error="errorAt(one.name)"
       @commit="(value) => commit(one, value)"
     />
     <button
-      v-if="part.rule === 'insert' && part.offset_mm && !disabled"
+      v-if="aside && !disabled"
       type="button"
       class="deed small center"
-      @click="set('offset_mm', 0)"
+      @click="set(aside, 0)"
     >
       Center it
     </button>
     <Checkbox
-      v-if="part.rule === 'coat'"
+      v-for="{ name, label } in words?.switches"
+      :key="name"
       class="wide"
-      :checked="part.top_only"
+      :checked="isSo(name)"
       :disabled="disabled"
-      @change="(e: { target: { checked?: boolean } }) => set('top_only', Boolean(e.target.checked))"
+      @change="(e: { target: { checked?: boolean } }) => set(name, Boolean(e.target.checked))"
     >
-      Top only; the sides stay bare
+      {{ label }}
     </Checkbox>
     <label v-if="mayBecome" class="wide">
       <span class="eyebrow">What it does</span>

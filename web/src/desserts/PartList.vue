@@ -69,7 +69,7 @@ function arrow(row: PartRow, by: 1 | -1, event: KeyboardEvent) {
           <strong>{{ nameOf(row) }}</strong>
           <span class="quiet">{{ row.says }}</span>
         </span>
-        <strong v-if="row.height !== null" class="height">{{ figure(row.height, 1) }} mm</strong>
+        <strong v-if="row.thick !== null" class="height">{{ figure(row.thick, 1) }} mm</strong>
         <span v-else class="quiet height">–</span>
       </button>
       <span v-if="sameChoice(chosen, row) && !disabled" class="tools">

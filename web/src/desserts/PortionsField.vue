@@ -2,6 +2,7 @@
 /** How one dessert is divided: wedges or rows, so many, or so heavy. */
 import { computed } from 'vue'
 
+import { house, numberAt } from '../api/house'
 import type { Portions, Solved } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
@@ -10,48 +11,26 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 const props = defineProps<{
   portions: Portions
   solved: Solved
-  round: boolean
+  /** The same portions said each way that is of use here. */
+  ways: Portions[]
   errorAt: (field: string) => string | undefined
   disabled: boolean
 }>()
 const emit = defineEmits<{ change: [portions: Portions] }>()
 
-type Way = Portions['cut']
-const WORDS: Record<Way, string> = {
-  wedges: 'Wedges',
-  grid: 'Along and across',
-  'by count': 'So many',
-  'by weight': 'So heavy',
-}
-const ways = computed(() =>
-  (props.round
-    ? (['wedges', 'by weight'] as const)
-    : (['grid', 'by count', 'by weight'] as const)
-  ).map((value) => ({ value, label: WORDS[value] })),
+const wordsOf = (cut: Portions['cut']) => house.value.ways.find((one) => one.cut === cut)
+const words = computed(() => wordsOf(props.portions.cut))
+const options = computed(() =>
+  props.ways.map(({ cut }) => ({ value: cut, label: wordsOf(cut)?.title ?? cut })),
 )
 
-/** The same portions said another way. */
-function say(way: Way) {
-  const { division, portions: count, portion } = props.solved
-  if (way === 'by count') emit('change', { cut: way, count })
-  else if (way !== 'by weight') emit('change', division)
-  else emit('change', { cut: way, portion_g: Math.round(portion?.value ?? 100) })
+function say(cut: Portions['cut']) {
+  const said = props.ways.find((one) => one.cut === cut)
+  if (said) emit('change', said)
 }
 
-const FIELDS: Record<Way, { field: string; label: string; unit?: string; step?: number }[]> = {
-  wedges: [{ field: 'count', label: 'Number' }],
-  grid: [
-    { field: 'columns', label: 'Along' },
-    { field: 'rows', label: 'Across' },
-  ],
-  'by count': [{ field: 'count', label: 'Number' }],
-  'by weight': [{ field: 'portion_g', label: 'About', unit: 'g', step: 5 }],
-}
-const valueOf = (field: string) =>
-  Number((props.portions as unknown as Record<string, number>)[field])
-const counted = computed(
-  () => props.portions.cut === 'by weight' || props.portions.cut === 'by count',
-)
+/** Told by another number than its own, the number of pieces is said too. */
+const counted = computed(() => props.portions.cut !== props.solved.division.cut)
 </script>
 
 <template>
@@ -60,21 +39,21 @@ const counted = computed(
       <span class="eyebrow">Cut into</span>
       <ChoiceField
         :value="portions.cut"
-        :options="ways"
+        :options="options"
         :disabled="disabled"
-        @change="(way) => say(way as Way)"
+        @change="(cut) => say(cut as Portions['cut'])"
       />
     </label>
     <NumberField
-      v-for="one in FIELDS[portions.cut]"
-      :key="`${portions.cut}/${one.field}`"
+      v-for="one in words?.fields"
+      :key="`${portions.cut}/${one.name}`"
       :label="one.label"
-      :unit="one.unit ?? ''"
-      :step="one.step ?? 1"
-      :value="valueOf(one.field)"
+      :unit="one.unit"
+      :step="one.step"
+      :value="numberAt(portions, one)"
       :disabled="disabled"
-      :error="errorAt(`portions.${one.field}`) ?? errorAt('portions') ?? errorAt('portion_g')"
-      @commit="(v) => v !== null && emit('change', { ...portions, [one.field]: v } as Portions)"
+      :error="errorAt(`portions.${one.name}`) ?? errorAt('portions') ?? errorAt('portion_g')"
+      @commit="(v) => v !== null && emit('change', { ...portions, [one.name]: v } as Portions)"
     />
   </div>
   <p v-if="solved.parts.length" class="each">
@@ -85,7 +64,7 @@ const counted = computed(
       unit=""
     />
     <strong v-else-if="counted || solved.portions > 1">{{ solved.portions }}</strong>
-    {{ solved.portions === 1 ? 'One portion,' : round ? 'wedges,' : 'pieces,' }}
+    {{ solved.portions === 1 ? 'One portion,' : `${wordsOf(solved.division.cut)?.pieces},` }}
     <WorkedFigure :working="solved.portion" />
     <span v-if="solved.portions > 1"> each</span>
   </p>

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { useRows } from '../api/shelves'
 import ChoiceField from '../kit/ChoiceField.vue'
 import { FIRST, sizeOf, withoutSize, withSize } from './sizes'
-import { moldWords, newKey } from './parts'
+import { newKey } from './parts'
 import type { Composing } from './useComposing'
 
 const props = defineProps<{ work: Composing; disabled: boolean }>()
@@ -14,7 +14,9 @@ const { rows: molds } = useRows('molds')
 const { draft, view, worked, size, asked, follows } = props.work
 
 const options = computed(() =>
-  molds.value.map((one) => ({ value: one.id, label: one.name, title: moldWords(one.shape) })),
+  molds.value
+    .filter((one) => one.figures.composes)
+    .map((one) => ({ value: one.id, label: one.name, title: one.figures.says_in_full })),
 )
 const chips = computed(() => worked.value?.sizes ?? [])
 const own = computed(() => draft.value && sizeOf(draft.value, size.value))

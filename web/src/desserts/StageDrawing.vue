@@ -2,6 +2,7 @@
 /** The dessert at one stage of its building: what stands by then, in its mold or out of it. */
 import { computed } from 'vue'
 
+import { drawnAs } from '../api/house'
 import type { Cut, Stage } from '../api/types'
 import { type Look, patternId } from '../kit/flavors'
 import TexturePatterns from '../kit/TexturePatterns.vue'
@@ -25,9 +26,9 @@ const shapes = computed(() =>
   }),
 )
 const looks = computed(() => shapes.value.map((one) => props.lookOf(one.formula)))
-/** An insert frozen by itself stands in the middle of its own board. */
+/** What is made by itself stands in the middle of its own board. */
 const aside = computed(() => {
-  if (props.stage.code !== 'insert') return { x: 0, y: 0 }
+  if (!props.stage.aside) return { x: 0, y: 0 }
   const points = shapes.value.flatMap((one) => one.loops.flat())
   const xs = points.map(([x]) => x)
   const ys = points.map(([, y]) => y)
@@ -60,7 +61,7 @@ const paint = (formula: string) => {
       :key="shape.place"
       :d="loopsPath(shape.loops, frame)"
       :fill="paint(shape.formula)"
-      :fill-rule="shape.rule === 'garnish' ? 'nonzero' : 'evenodd'"
+      :fill-rule="drawnAs(shape.drawn)?.overlaps ? 'nonzero' : 'evenodd'"
       :class="{ standing: !shape.fresh }"
     />
     <path

@@ -17,12 +17,7 @@ const reach = computed(() => {
 })
 // Drawn in millimetres; y points away from the cook, so it is turned.
 const frame = { scale: 1, x0: 0, y0: 0 }
-/** What is seen from above: the outermost coat, else the fill, else whatever is highest. */
-const skin = computed(() => {
-  const shapes = props.cut.section
-  const seen = [...shapes].reverse().find((one) => one.rule === 'coat') ?? shapes[0]
-  return props.lookOf(seen?.formula ?? '')
-})
+const skin = computed(() => props.lookOf(top.value.skin))
 const looks = computed(() => [
   skin.value,
   ...top.value.garnish.map((one) => props.lookOf(one.formula)),

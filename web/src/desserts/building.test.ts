@@ -19,6 +19,7 @@ const stage = (title: string, more: Partial<Stage> = {}): Stage => ({
   wait_says: '',
   wait_source: '',
   cold: false,
+  aside: false,
   ...more,
 })
 const frozen = stage('Seal', {

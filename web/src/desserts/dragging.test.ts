@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 
+import { ruleWords } from '../api/house'
 import type { Outline, Part, PartOf } from '../api/types'
 import { canReorder, type Drag, dragged, droppedAt, snapped } from './dragging'
 
@@ -24,7 +25,12 @@ const heart: PartOf<'insert'> = {
   ],
 }
 const fill: PartOf<'fill'> = { key: 'm', rule: 'fill', formula: 'f', name: '', level_mm: null }
-const drag = (handle: Drag['handle'], by: number, fine = false): Drag => ({ handle, by, fine })
+/** By the handle of that name that its rule has. */
+const drag = (part: Part, name: string, by: number, fine = false): Drag => {
+  const handle = ruleWords(part.rule)?.handles.find((one) => one.name === name)
+  if (!handle) throw new Error(`${part.rule} has no handle ${name}`)
+  return { handle, by, fine }
+}
 
 describe('snapped', () => {
   it('stays on whole or half millimetres and never reaches nothing', () => {
@@ -37,26 +43,26 @@ describe('snapped', () => {
 
 describe('dragged', () => {
   it('moves one measure and leaves the rest', () => {
-    expect(dragged(base, null, drag('height', 3.3), 45)).toEqual({ ...base, height_mm: 11 })
-    expect(dragged(base, null, drag('across', -4), 45)).toEqual({ ...base, across_mm: 176 })
-    expect(dragged(heart, 'low', drag('lift', 2.6), 45)).toEqual({ ...heart, lift_mm: 23 })
+    expect(dragged(base, null, drag(base, 'height', 3.3), 45)).toEqual({ ...base, height_mm: 11 })
+    expect(dragged(base, null, drag(base, 'across', -4), 45)).toEqual({ ...base, across_mm: 176 })
+    expect(dragged(heart, 'low', drag(heart, 'lift', 2.6), 45)).toEqual({ ...heart, lift_mm: 23 })
   })
 
   it('thickens only the layer that is dragged', () => {
-    const thicker = dragged(heart, 'low', drag('height', 2, true), 45) as PartOf<'insert'>
+    const thicker = dragged(heart, 'low', drag(heart, 'height', 2, true), 45) as PartOf<'insert'>
     expect(thicker.layers.map((layer) => layer.height_mm)).toEqual([6, 12])
   })
 
   it('fills to the rim when dragged to it or beyond', () => {
-    expect(dragged(fill, null, drag('level', -5), 45)).toEqual({ ...fill, level_mm: 40 })
+    expect(dragged(fill, null, drag(fill, 'level', -5), 45)).toEqual({ ...fill, level_mm: 40 })
     const low = { ...fill, level_mm: 40 }
-    expect(dragged(low, null, drag('level', 9), 45)).toEqual(fill)
+    expect(dragged(low, null, drag(low, 'level', 9), 45)).toEqual(fill)
   })
 })
 
 describe('a moved heart', () => {
   const move = (aside: number, by: number, fine = false): Drag => ({
-    handle: 'move',
+    handle: null,
     by,
     aside,
     fine,
@@ -93,7 +99,8 @@ describe('droppedAt', () => {
   const box = (part: string, layer: string | null, low: number, high: number): Outline => ({
     part,
     layer,
-    rule: layer ? 'insert' : 'base',
+    number: 0,
+    drawn: 'solid',
     formula: 'f',
     loops: [
       [
@@ -126,8 +133,9 @@ describe('droppedAt', () => {
   })
 
   it('has nothing to do with what stands alone', () => {
-    expect(canReorder(fill)).toBe(false)
-    expect(canReorder({ ...heart, layers: heart.layers.slice(0, 1) })).toBe(false)
+    expect(canReorder([fill], { part: 'm', layer: null })).toBe(false)
+    const thin = { ...heart, layers: heart.layers.slice(0, 1) }
+    expect(canReorder([thin], { part: 'h', layer: 'top' })).toBe(false)
     expect(droppedAt(parts, { part: 'm', layer: null }, 5, section)).toBe(parts)
   })
 })

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 
 import type { Part } from '../api/types'
+import { result } from '../testing/kitchen'
 import { fieldPath, moved, partRows, placeFor, withNew, without } from './parts'
 
 const glaze: Part = {
@@ -39,16 +40,17 @@ const keys = (list: Part[]) => list.map((part) => part.key)
 
 describe('partRows', () => {
   it('lists layers as rows of their own, from the top down', () => {
-    const rows = partRows(parts)
+    const rows = partRows(parts, [{ ...result('heart', 'Set', 10), layer: 'b', thick_mm: 10 }])
     expect(rows.map((row) => row.layer ?? row.part)).toEqual(['glaze', 'mousse', 'a', 'b', 'base'])
-    expect(rows.map((row) => row.height)).toEqual([2, null, 6, 10, 8])
+    expect(rows.map((row) => row.thick)).toEqual([null, null, null, 10, null])
+    expect(rows[3]?.says).toBe('base · 10 cm')
   })
 })
 
 describe('moved', () => {
   it('moves a layer within its insert, and the whole insert at its end', () => {
     const down = moved(parts, { part: 'heart', layer: 'a' }, 1)
-    expect(partRows(down).map((row) => row.layer ?? row.part)).toEqual([
+    expect(partRows(down, []).map((row) => row.layer ?? row.part)).toEqual([
       'glaze',
       'mousse',
       'b',

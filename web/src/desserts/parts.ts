@@ -1,7 +1,8 @@
 /** Names and places of parts; pure functions on what the server sent. */
-import type { DessertEntry, Layer, MoldShape, Part, PartOf } from '../api/types'
+import { ruleWords } from '../api/house'
+import type { DessertEntry, Layer, Layered, Part, PartResult } from '../api/types'
 
-/** What is selected: a part, or one layer of an insert. */
+/** What is selected: a part, or one of its layers. */
 export interface Chosen {
   part: string
   layer: string | null
@@ -10,60 +11,28 @@ export interface Chosen {
 export interface PartRow extends Chosen {
   formula: string
   ownName: string
-  rule: Part['rule']
-  height: number | null
+  /** What it is and how thick, as it was worked out last. */
   says: string
+  thick: number | null
 }
 
-export const DOES: Record<Part['rule'], { title: string; text: string }> = {
-  base: { title: 'A base on the board', text: 'a disc or plank with its own size' },
-  insert: { title: 'An insert inside', text: 'layers frozen in a smaller ring' },
-  fill: { title: 'Fill the rest', text: 'mousse or cream: whatever room is left' },
-  coat: { title: 'A coat over it', text: 'glaze or spray on the exposed surface' },
-  band: { title: 'A band around the foot', text: 'a strip along the edge' },
-  garnish: { title: 'Garnish on top', text: 'pieces or grams on every portion' },
-}
+export const isLayered = (part: Part | undefined): part is Layered =>
+  part !== undefined && 'layers' in part
 
-const cm = (mm: number) => `${Number((mm / 10).toFixed(1))} cm`
+/** The formula of a part, or of one of its layers. */
+export const formulaIn = (part: Part, layer?: Layer | null): string =>
+  isLayered(part) ? ((layer ?? part.layers[0])?.formula ?? '') : part.formula
 
-function says(part: Part): string {
-  switch (part.rule) {
-    case 'base':
-      return `base · ${cm(part.across_mm)}`
-    case 'insert':
-      return `insert · ${cm(part.across_mm)}`
-    case 'fill':
-      return part.level_mm == null ? 'fills the rest' : `fills to ${part.level_mm} mm`
-    case 'coat':
-      return part.top_only ? 'coat · top only' : 'coat · surface'
-    case 'band':
-      return 'band · edge'
-    case 'garnish':
-      return `${part.pieces_per_portion} a portion`
-  }
-}
-
-function heightOf(part: Part): number | null {
-  if (part.rule === 'coat') return part.thickness_mm
-  return part.rule === 'base' || part.rule === 'band' ? part.height_mm : null
-}
-
-/** One row a formula, from the top down; the layers of an insert are rows of their own. */
-export function partRows(parts: Part[]): PartRow[] {
-  return parts.flatMap((part): PartRow[] => {
-    const shared = { part: part.key, rule: part.rule, says: says(part) }
-    if (part.rule === 'insert') {
-      return part.layers.map((layer) => ({
-        ...shared,
-        layer: layer.key,
-        formula: layer.formula,
-        ownName: layer.name,
-        height: layer.height_mm,
-      }))
-    }
-    const { formula, name } = part
-    return [{ ...shared, layer: null, formula, ownName: name, height: heightOf(part) }]
-  })
+/** One row a formula, from the top down; layers are rows of their own. */
+export function partRows(parts: Part[], results: PartResult[]): PartRow[] {
+  return parts.flatMap((part) =>
+    (isLayered(part) ? part.layers : [part]).map((one) => {
+      const at = { part: part.key, layer: one === part ? null : one.key }
+      const result = results.find((found) => sameChoice(at, found))
+      const [says, thick] = [result?.says ?? '', result?.thick_mm ?? null]
+      return { ...at, formula: formulaIn(part, one as Layer), ownName: one.name ?? '', says, thick }
+    }),
+  )
 }
 
 export function sameChoice(a: Chosen | null, b: Chosen): boolean {
@@ -75,17 +44,16 @@ export function withPart(parts: Part[], part: Part): Part[] {
   return parts.map((one) => (one.key === part.key ? part : one))
 }
 
-/** An insert with one layer exchanged. */
-export function withLayer(insert: PartOf<'insert'>, layer: Layer): PartOf<'insert'> {
-  const layers = insert.layers.map((one) => (one.key === layer.key ? layer : one))
-  return { ...insert, layers }
+/** A part with one layer exchanged. */
+export function withLayer(part: Layered, layer: Layer): Layered {
+  return { ...part, layers: part.layers.map((one) => (one.key === layer.key ? layer : one)) }
 }
 
-/** Without a part; without a layer, if its insert has others. */
+/** Without a part; without a layer, if its part has others. */
 export function without(parts: Part[], chosen: Chosen): Part[] {
   return parts.flatMap((part): Part[] => {
     if (part.key !== chosen.part) return [part]
-    if (part.rule !== 'insert' || part.layers.length === 1) return []
+    if (!isLayered(part) || part.layers.length === 1) return []
     return [{ ...part, layers: part.layers.filter((layer) => layer.key !== chosen.layer) }]
   })
 }
@@ -97,12 +65,12 @@ function swapped<T>(list: T[], from: number, to: number): T[] {
   return next
 }
 
-/** Moved one place up or down: a layer within its insert, at its end the whole insert. */
+/** Moved one place up or down: a layer within its part, at its end the whole part. */
 export function moved(parts: Part[], chosen: Chosen, by: 1 | -1): Part[] {
   const at = parts.findIndex((part) => part.key === chosen.part)
   const part = parts[at]
   if (!part) return parts
-  if (part.rule === 'insert') {
+  if (isLayered(part)) {
     const from = part.layers.findIndex((layer) => layer.key === chosen.layer)
     const to = from + by
     if (to >= 0 && to < part.layers.length) {
@@ -113,20 +81,29 @@ export function moved(parts: Part[], chosen: Chosen, by: 1 | -1): Part[] {
   return to < 0 || to >= parts.length ? parts : swapped(parts, at, to)
 }
 
-/** Bases among themselves, or the layers of an insert: the chosen one at a place from the top. */
+/** What a part is reordered among: its layers, or others of a rule whose parts stand on another. */
+export function siblings(parts: Part[], chosen: Chosen): Chosen[] {
+  const own = parts.find((one) => one.key === chosen.part)
+  if (!own) return []
+  if (isLayered(own)) return own.layers.map((layer) => ({ part: own.key, layer: layer.key }))
+  if (!ruleWords(own.rule)?.stacks) return []
+  return parts.filter((one) => one.rule === own.rule).map(({ key }) => ({ part: key, layer: null }))
+}
+
+/** The chosen one at a place from the top among its siblings. */
 export function reordered(parts: Part[], chosen: Chosen, to: number): Part[] {
   const own = parts.find((one) => one.key === chosen.part)
-  if (own?.rule === 'insert') {
+  if (isLayered(own)) {
     const from = own.layers.findIndex((layer) => layer.key === chosen.layer)
     return withPart(parts, { ...own, layers: swapped(own.layers, from, to) })
   }
-  const bases = parts.filter((one) => one.rule === 'base')
-  const from = bases.findIndex((one) => one.key === chosen.part)
-  const next = swapped(bases, from, to)
-  return parts.map((one) => (one.rule === 'base' ? (next.shift() ?? one) : one))
+  const alike = parts.filter((one) => one.rule === own?.rule)
+  const from = alike.findIndex((one) => one.key === chosen.part)
+  const next = swapped(alike, from, to)
+  return parts.map((one) => (one.rule === own?.rule ? (next.shift() ?? one) : one))
 }
 
-/** A row of the shelf let go at another row: a layer within its insert, else the whole part. */
+/** A row of the shelf let go at another row: a layer within its part, else the whole part. */
 export function droppedOn(parts: Part[], rows: PartRow[], from: number, to: number): Part[] {
   const [row, target] = [rows[from], rows[to]]
   if (!row || !target || from === to) return parts
@@ -140,9 +117,8 @@ export function droppedOn(parts: Part[], rows: PartRow[], from: number, to: numb
 
 /** Where a new part belongs among the others, seen from the top. */
 export function placeFor(parts: Part[], rule: Part['rule']): number {
-  const order: Part['rule'][] = ['garnish', 'coat', 'fill', 'insert', 'base', 'band']
-  const rank = order.indexOf(rule)
-  const below = parts.findIndex((part) => order.indexOf(part.rule) >= rank)
+  const seen = (one: Part['rule']) => ruleWords(one)?.seen ?? 0
+  const below = parts.findIndex((part) => seen(part.rule) >= seen(rule))
   return below === -1 ? parts.length : below
 }
 
@@ -158,17 +134,11 @@ export function newKey(): string {
   return crypto.randomUUID().slice(0, 8)
 }
 
-export function moldWords(shape: MoldShape): string {
-  return shape.kind === 'ring'
-    ? `Ring Ø ${shape.diameter_mm} × ${shape.height_mm} mm`
-    : `Frame ${shape.length_mm} × ${shape.width_mm} × ${shape.height_mm} mm`
-}
-
 /** Where in an entry a part stands, as the server names fields. */
 export function fieldPath(entry: DessertEntry, chosen: Chosen): string {
   const parts = entry.parts ?? []
   const at = parts.findIndex((part) => part.key === chosen.part)
   const part = parts[at]
-  if (part?.rule !== 'insert' || chosen.layer === null) return `parts.${at}`
+  if (!isLayered(part) || chosen.layer === null) return `parts.${at}`
   return `parts.${at}.layers.${part.layers.findIndex((layer) => layer.key === chosen.layer)}`
 }

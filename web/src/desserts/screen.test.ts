@@ -1,6 +1,7 @@
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { Part, PartOf, Portions } from '../api/types'
+import { ruleWords } from '../api/house'
 import { useWorking } from '../kit/working'
 import { cut, finding, formula, mounted, result, settled, solved, worked } from '../testing/kitchen'
 import CutDrawing from './CutDrawing.vue'
@@ -50,7 +51,12 @@ const formulaOf = (id: string) => formulas.find((one) => one.id === id)
 
 describe('PartList', () => {
   const list = (chosen: Chosen | null = null, disabled = false) =>
-    mounted(PartList, { rows: partRows([glaze, heart, base]), chosen, formulaOf, disabled })
+    mounted(PartList, {
+      rows: partRows([glaze, heart, base], [result('base', 'The base', 90)]),
+      chosen,
+      formulaOf,
+      disabled,
+    })
 
   it('names parts by themselves or by their formula, with their height', () => {
     const rows = list()
@@ -227,7 +233,7 @@ describe('PortionsField', () => {
     mounted(PortionsField, {
       portions,
       solved: solved([result('base', 'Base', 1)]),
-      round: portions.cut === 'wedges',
+      ways: [portions, { cut: 'by weight', portion_g: 113 }],
       errorAt: () => undefined,
       disabled: false,
     })
@@ -241,6 +247,7 @@ describe('PortionsField', () => {
     await frame.findAll('.field input')[1]?.setValue('3')
     await frame.findAll('.field input')[1]?.trigger('blur')
     expect(frame.emitted('change')).toEqual([[{ cut: 'grid', columns: 6, rows: 3 }]])
+    expect(frame.findAll('.field label').map((one) => one.text())).toEqual(['Along', 'Across'])
   })
 })
 
@@ -264,8 +271,8 @@ describe('CutDrawing', () => {
       chosen,
       lookOf: () => ({ color: '#a5713d', texture: 'crumb' }),
       nameOf: () => 'Rye base, by volume',
-      handles: chosen ? ['height', 'across'] : [],
-      movable: true,
+      handles: chosen ? ruleWords('base')?.handles : [],
+      movable: () => true,
       reorderable: false,
       turned: false,
       words: ['Rye base, 10 mm.'],
@@ -315,11 +322,11 @@ describe('CutDrawing', () => {
     at(84, 'pointerup')
     await handle.trigger('keydown', { key: 'ArrowUp' })
     await wrapper.get('.handle.across').trigger('keydown', { key: 'ArrowLeft', shiftKey: true })
-    expect(wrapper.emitted('drag')).toEqual([
-      [{ handle: 'height', by: 3, fine: false }, false],
-      [{ handle: 'height', by: 4, fine: false }, true],
-      [{ handle: 'height', by: 1, fine: false }, true],
-      [{ handle: 'across', by: -0.25, fine: true }, true],
+    expect(wrapper.emitted('drag')).toMatchObject([
+      [{ handle: { name: 'height' }, by: 3, fine: false }, false],
+      [{ handle: { name: 'height' }, by: 4, fine: false }, true],
+      [{ handle: { name: 'height' }, by: 1, fine: false }, true],
+      [{ handle: { name: 'across' }, by: -0.25, fine: true }, true],
     ])
   })
 })

@@ -30,7 +30,7 @@ export function useComposing(id: () => string | undefined) {
     return Boolean(own) && !own?.parts
   })
   const chosen = ref<Chosen | null>(null)
-  const rows = computed(() => partRows(view.value?.parts ?? []))
+  const rows = computed(() => partRows(view.value?.parts ?? [], worked.value?.solved.parts ?? []))
   const part = computed(() => view.value?.parts?.find((one) => one.key === chosen.value?.part))
 
   watch(id, () => {

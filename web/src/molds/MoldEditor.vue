@@ -3,12 +3,15 @@
 import { computed } from 'vue'
 
 import { useDraft } from '../api/draft'
+import { house, numberAt } from '../api/house'
 import type { Mold, MoldEntry, MoldShape } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import RowSlip from '../kit/RowSlip.vue'
+import SwitchRow from '../kit/SwitchRow.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import FillTrial from './FillTrial.vue'
+import MeasureTable, { type MeasureRow } from './MeasureTable.vue'
 
 const props = defineProps<{ id: string; disabled: boolean }>()
 const entryOf = ({ name, shape, water_g, note }: Mold): MoldEntry => ({
@@ -22,20 +25,25 @@ const entry = computed(() => mold.draft.value)
 const figures = computed(() => mold.row.value?.figures)
 const errorAt = (field: string) => mold.problem.value?.at(field)
 
-const height = { field: 'height_mm', label: 'Height' }
-const MEASURES = {
-  ring: [{ field: 'diameter_mm', label: 'Diameter, inside' }, height],
-  frame: [
-    { field: 'length_mm', label: 'Length, inside' },
-    { field: 'width_mm', label: 'Width, inside' },
-    height,
-    { field: 'corner_radius_mm', label: 'Corner radius' },
-  ],
-}
-const valueOf = (shape: MoldShape, field: string) =>
-  Number((shape as unknown as Record<string, number>)[field])
+const words = computed(() => house.value.forms.find((one) => one.form === entry.value?.shape.form))
+/** A field that is one of a few words, as it is. */
+const wordAt = (shape: MoldShape, field: string) => String(Reflect.get(shape, field))
 
-function measure(field: string, value: number | null) {
+/** Rows of numbers, as they are. */
+function rowsAt(shape: MoldShape, field: string): MeasureRow[] {
+  const value: unknown = Reflect.get(shape, field)
+  return Array.isArray(value) ? (value as MeasureRow[]) : []
+}
+/** A refusal that is about no single field on the screen. */
+const shapeFault = computed(() => {
+  const known = words.value?.fields.map((one) => `shape.${one.name}`) ?? []
+  const other = mold.problem.value?.errors.find(
+    ({ field }) => field.startsWith('shape') && !known.includes(field) && !/\.\d+\./.test(field),
+  )
+  return other?.message
+})
+
+function measure(field: string, value: unknown) {
   if (!entry.value || value === null) return
   void mold.edit({ shape: { ...entry.value.shape, [field]: value } as MoldShape })
 }
@@ -47,23 +55,43 @@ function measure(field: string, value: number | null) {
     :id="id"
     kind="molds"
     room="molds"
-    :title="entry.shape.kind === 'ring' ? 'Ring' : 'Frame'"
+    :title="words?.title ?? ''"
     aria-label="Mold"
     :row="mold"
     :disabled="disabled"
   >
     <div class="measures">
       <NumberField
-        v-for="one in MEASURES[entry.shape.kind]"
-        :key="one.field"
+        v-for="one in words?.fields"
+        :key="one.name"
         :label="one.label"
-        unit="mm"
-        :value="valueOf(entry.shape, one.field)"
+        :unit="one.unit"
+        :value="numberAt(entry.shape, one)"
         :disabled="disabled"
-        :error="errorAt(`shape.${one.field}`)"
-        @commit="(value) => measure(one.field, value)"
+        :error="errorAt(`shape.${one.name}`)"
+        @commit="(value) => measure(one.name, value)"
       />
+      <label v-for="one in words?.choices" :key="one.name">
+        <span class="eyebrow">{{ one.label }}</span>
+        <SwitchRow
+          :label="one.label"
+          :value="wordAt(entry.shape, one.name)"
+          :choices="one.choices"
+          :disabled="disabled"
+          @change="(value) => measure(one.name, value)"
+        />
+      </label>
     </div>
+    <MeasureTable
+      v-for="one in words?.tables"
+      :key="one.name"
+      :table="one"
+      :rows="rowsAt(entry.shape, one.name)"
+      :error-at="(field) => errorAt(`shape.${one.name}.${field}`)"
+      :disabled="disabled"
+      @change="(value) => measure(one.name, value)"
+    />
+    <p v-if="shapeFault" class="wrong" role="alert">{{ shapeFault }}</p>
     <NumberField
       label="Water it holds, to the brim"
       unit="g"

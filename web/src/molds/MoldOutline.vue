@@ -1,27 +1,42 @@
 <script setup lang="ts">
-/** A mold from above, at a scale shared with its neighbors. */
+/** A mold from above, and cut through its middle where its walls are not upright. */
 import { computed } from 'vue'
 
-const props = defineProps<{ outline: [number, number][]; reach: number }>()
+import type { Mold } from '../api/types'
+
+const props = defineProps<{ figures: Mold['figures']; reach: number }>()
 const WIDEST = 240
+const GAP = 10
 const scale = computed(() => WIDEST / 2 / props.reach)
-const size = computed(() => ({
-  x: Math.max(...props.outline.map(([x]) => x)) * scale.value + 2,
-  y: Math.max(...props.outline.map(([, y]) => y)) * scale.value + 2,
+const half = computed(() => ({
+  x: Math.max(...props.figures.outline.map(([x]) => x)) * scale.value + 2,
+  y: Math.max(...props.figures.outline.map(([, y]) => y)) * scale.value + 2,
 }))
-const path = computed(
-  () => `M${props.outline.map(([x, y]) => `${x * scale.value} ${-y * scale.value}`).join('L')}Z`,
+const path = (points: [number, number][]) =>
+  `M${points.map(([x, y]) => `${(x * scale.value).toFixed(1)} ${(-y * scale.value).toFixed(1)}`).join('L')}`
+const above = computed(() => `${path(props.figures.outline)}Z`)
+/** The wall without a lid: the section is open at the rim. */
+const wall = computed(() => {
+  const points = props.figures.section
+  const middle = points.length / 2
+  return path([...points.slice(middle), ...points.slice(0, middle)])
+})
+const deep = computed(() =>
+  props.figures.composes
+    ? 0
+    : Math.max(...props.figures.section.map(([, z]) => z)) * scale.value + GAP,
 )
 </script>
 
 <template>
   <svg
-    :width="2 * size.x"
-    :height="2 * size.y"
-    :viewBox="`${-size.x} ${-size.y} ${2 * size.x} ${2 * size.y}`"
+    :width="2 * half.x"
+    :height="2 * half.y + deep"
+    :viewBox="`${-half.x} ${-half.y} ${2 * half.x} ${2 * half.y + deep}`"
     aria-hidden="true"
   >
-    <path :d="path" />
+    <path :d="above" />
+    <path v-if="deep" class="wall" :d="wall" :transform="`translate(0 ${half.y + deep - 2})`" />
   </svg>
 </template>
 
@@ -30,5 +45,9 @@ path {
   fill: var(--leaf);
   stroke: var(--fern);
   stroke-width: 1.6;
+}
+
+.wall {
+  fill: none;
 }
 </style>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-/** Rings and frames by their inner measures, drawn to one scale. */
+/** Molds by their inner measures, drawn to one scale. */
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { house } from '../api/house'
 import { useRows, useWrites } from '../api/shelves'
-import type { MoldShape } from '../api/types'
+import ChoiceField from '../kit/ChoiceField.vue'
 import EmptyState from '../kit/EmptyState.vue'
 import { figure } from '../kit/format'
 import RowList from '../kit/RowList.vue'
-import SwitchRow from '../kit/SwitchRow.vue'
 import ZoneFrame from '../kit/ZoneFrame.vue'
 import { useSession } from '../shell/session'
 import MoldEditor from './MoldEditor.vue'
@@ -25,19 +25,18 @@ const reach = computed(() =>
   Math.max(1, ...rows.value.flatMap((one) => one.figures.outline.map(([x]) => Math.abs(x)))),
 )
 
-const NEW: Record<MoldShape['kind'], MoldShape> = {
-  ring: { kind: 'ring', diameter_mm: 180, height_mm: 45 },
-  frame: { kind: 'frame', length_mm: 300, width_mm: 200, height_mm: 45, corner_radius_mm: 0 },
-}
-const kind = ref<MoldShape['kind']>('ring')
-const KINDS: { value: MoldShape['kind']; label: string }[] = [
-  { value: 'ring', label: 'ring' },
-  { value: 'frame', label: 'frame' },
-]
+const form = ref('')
+const forms = computed(() =>
+  house.value.forms.map((one) => ({ value: one.form, label: one.title.toLowerCase() })),
+)
+const made = computed(
+  () => house.value.forms.find((one) => one.form === form.value) ?? house.value.forms[0],
+)
 
 async function make(title: string) {
+  if (!made.value) return
   try {
-    const row = await create.mutateAsync({ name: title, shape: NEW[kind.value], note: '' })
+    const row = await create.mutateAsync({ name: title, shape: made.value.first, note: '' })
     await router.push(`/molds/${row.id}`)
   } catch {
     // Shown under the list.
@@ -60,20 +59,20 @@ async function make(title: string) {
       >
         <template #make>Add a mold</template>
       </RowList>
-      <p v-if="mayWrite" class="kind">
+      <label v-if="mayWrite" class="form">
         <span class="eyebrow">A new mold is a</span>
-        <SwitchRow
-          label="A new mold is a"
-          :value="kind"
-          :choices="KINDS"
-          :disabled="false"
-          @change="(one) => (kind = one)"
+        <ChoiceField
+          :value="made?.form ?? ''"
+          :options="forms"
+          @change="(one) => (form = String(one))"
         />
-      </p>
+      </label>
     </template>
     <template #default>
       <h1>Molds</h1>
-      <p v-if="rows.length" class="quiet">Seen from above, all to one scale.</p>
+      <p v-if="rows.length" class="quiet">
+        Seen from above, and cut where the walls are not upright; all to one scale.
+      </p>
       <div class="wall">
         <RouterLink
           v-for="row in rows"
@@ -81,7 +80,7 @@ async function make(title: string) {
           :to="`/molds/${row.id}`"
           :class="['mold', { chosen: row.id === props.id }]"
         >
-          <MoldOutline :outline="row.figures.outline" :reach="reach" />
+          <MoldOutline :figures="row.figures" :reach="reach" />
           <strong>{{ row.name }}</strong>
           <span class="quiet">{{ figure(row.figures.capacity.value, 0) }} ml</span>
         </RouterLink>
@@ -89,7 +88,7 @@ async function make(title: string) {
       <EmptyState
         v-if="isSuccess && !rows.length"
         title="No mold yet"
-        text="Add a ring or a frame and enter its inner measures; printed sizes are nominal, so measure it."
+        text="Add one and enter its inner measures; printed sizes are nominal, so measure it."
       />
     </template>
     <template #ticket>
@@ -100,11 +99,9 @@ async function make(title: string) {
 </template>
 
 <style scoped>
-.kind {
-  align-items: center;
-  display: flex;
-  gap: 10px;
-  margin-top: 12px;
+.form {
+  display: grid;
+  margin-top: 14px;
 }
 
 .mold svg {

@@ -121,7 +121,9 @@ export const result = (part: string, name: string, grams: number | null): PartRe
   layer: null,
   name,
   formula: `f-${part}`,
-  rule: 'by volume',
+  goes_by: 'by volume',
+  says: 'base · 10 cm',
+  thick_mm: 10,
   measure: working(`Volume of ${name}`, 1206.4, 'ml'),
   volume: working(`Volume of ${name}`, 201.06, 'ml'),
   mass: grams === null ? null : working(`${name} in one dessert`, grams),
@@ -140,7 +142,8 @@ export const cut = (): Cut => ({
     {
       part: 'base',
       layer: null,
-      rule: 'base',
+      number: 0,
+      drawn: 'solid',
       formula: 'f-base',
       loops: [
         [
@@ -179,6 +182,7 @@ export const cut = (): Cut => ({
       [-60, 0],
       [0, -60],
     ],
+    skin: 'f-base',
     hidden: [],
     cuts: [
       [
@@ -212,9 +216,14 @@ export const solved = (parts: PartResult[], findings: Finding[] = []): Solved =>
 /** One size worked out, which is the whole order. */
 export const worked = (parts: PartResult[], findings: Finding[] = []): WorkedOut => ({
   key: '',
-  shape: { kind: 'ring', diameter_mm: 200, height_mm: 45 },
+  shape: { form: 'ring', diameter_mm: 200, height_mm: 45 },
   parts: [],
   portions: { cut: 'wedges', count: 12 },
+  mold_says: 'Ring Ø 200 × 45 mm',
+  ways: [
+    { cut: 'wedges', count: 12 },
+    { cut: 'by weight', portion_g: 113 },
+  ],
   solved: solved(parts, findings),
   sizes: [
     {

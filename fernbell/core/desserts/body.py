@@ -1,0 +1,166 @@
+"""A mold with regions in it and around it: what stands where."""
+
+from dataclasses import dataclass, replace
+from functools import cached_property
+from itertools import groupby, pairwise
+from typing import Literal
+
+from fernbell.core.desserts.part import Part
+from fernbell.core.desserts.practice import THINNEST_POUR, is_individual
+from fernbell.core.desserts.regions import Block, Film, Region, Rest, Strip
+from fernbell.core.errors import OutOfRange
+from fernbell.core.molds import Plan, Prism, Solid, clearance
+
+Built = Literal["upright", "upside down"]
+"""In a ring on a board, base first; or in a mold whose floor makes the top, base last."""
+
+
+@dataclass(frozen=True)
+class Body:
+    """A mold, how it is built in, and the parts placed so far with their regions, bottom first."""
+
+    mold: Solid
+    built: Built
+    parts: tuple[Part, ...] = ()
+    regions: tuple[Region, ...] = ()
+
+    def with_part(self, part: Part) -> "Body":
+        """The body with one more part placed."""
+        regions = (*self.regions, *part.place(self))
+        return replace(self, parts=(*self.parts, part), regions=regions)
+
+    @property
+    def is_upright(self) -> bool:
+        """Whether it is built from the base up."""
+        return self.built == "upright"
+
+    @cached_property
+    def blocks(self) -> tuple[Block, ...]:
+        """Every solid, those on the board first."""
+        return tuple(one for one in self.regions if isinstance(one, Block))
+
+    @cached_property
+    def stacks(self) -> tuple[tuple[Block, ...], ...]:
+        """Solids set into what is poured, part by part, each from the bottom up."""
+        hung = (block for block in self.blocks if not block.on_board)
+        return tuple(tuple(own) for _, own in groupby(hung, key=lambda block: block.part))
+
+    @cached_property
+    def rest(self) -> Rest | None:
+        """What fills the room that is left."""
+        return next((one for one in self.regions if isinstance(one, Rest)), None)
+
+    @cached_property
+    def films(self) -> tuple[Film, ...]:
+        """What coats it, the innermost first."""
+        return tuple(one for one in self.regions if isinstance(one, Film))
+
+    @cached_property
+    def strips(self) -> tuple[Strip, ...]:
+        """What goes around its foot, the innermost first."""
+        return tuple(one for one in self.regions if isinstance(one, Strip))
+
+    @cached_property
+    def board_top_mm(self) -> float:
+        """How high it stands on the board before anything is poured [mm]."""
+        return max((block.high_mm for block in self.blocks if block.on_board), default=0.0)
+
+    @cached_property
+    def blocks_top_mm(self) -> float:
+        """Top of the highest solid [mm]."""
+        return max((block.high_mm for block in self.blocks), default=0.0)
+
+    @cached_property
+    def level_mm(self) -> float:
+        """How high it is filled; the rim where nothing fills it [mm]."""
+        return self.rest.level_mm if self.rest else self.mold.height_mm
+
+    @cached_property
+    def top_mm(self) -> float:
+        """Height before coating: the fill's level, or the highest solid [mm]."""
+        return self.rest.level_mm if self.rest else self.blocks_top_mm
+
+    @cached_property
+    def outer(self) -> Solid:
+        """The dessert before it is coated."""
+        return self.mold.to_height(self.top_mm)
+
+    @cached_property
+    def is_individual(self) -> bool:
+        """Whether it is so small that one is one portion."""
+        return is_individual(self.mold.across_mm)
+
+    def of(self, part: str) -> tuple[Region, ...]:
+        """The regions of a part, from the bottom up."""
+        return tuple(one for one in self.regions if one.part == part)
+
+    def blocks_of(self, part: str) -> tuple[Block, ...]:
+        """The solids of a part, from the bottom up."""
+        return tuple(one for one in self.blocks if one.part == part)
+
+    def below(self, part: str) -> tuple[float, str | None]:
+        """Top of what a stack is set over [mm], and its part where that is a stack too."""
+        before: tuple[Block, ...] = ()
+        for stack in self.stacks:
+            if stack[0].part == part:
+                break
+            before = stack
+        return (before[-1].high_mm, before[0].part) if before else (self.board_top_mm, None)
+
+    def solid_within(self, across_mm: float, height_mm: float) -> Prism:
+        """A solid that keeps the same gap to the wall all round.
+
+        OutOfRange where nothing is left across the width of what is longer than wide; common
+        practice in a frame.
+        """
+        return Prism(plan_within(self.mold, across_mm), height_mm)
+
+    def gap(self, block: Block) -> float:
+        """Least distance of a solid to the wall, negative where it stands out [mm]."""
+        rim = self.mold.height_mm
+        ends = {min(block.low_mm, rim), min(block.high_mm, rim)}
+        walls = (self.mold.plan_at(z) for z in ends)
+        return min(clearance(block.plan, wall, block.x_mm) for wall in walls)
+
+    def stops(self, level_mm: float) -> tuple[tuple[str, float, float], ...]:
+        """Pours up to a level in their order, each with its name and between which heights [mm].
+
+        Upright each stack is laid on the pour beneath it; upside down on the one that will be
+        above it.
+        """
+        ends = (own[0].low_mm if self.is_upright else own[-1].high_mm for own in self.stacks)
+        thin = THINNEST_POUR.value
+        inside = sorted({end for end in ends if thin <= end <= level_mm - thin})
+        edges = (0.0, *inside, level_mm)
+        pours = list(pairwise(edges))
+        names = _pour_names(len(pours), upright=self.is_upright)
+        in_order = pours if self.is_upright else pours[::-1]
+        return tuple((name, *ends) for name, ends in zip(names, in_order, strict=True))
+
+
+def _pour_names(count: int, *, upright: bool) -> list[str]:
+    """Upright the last pour is the main one; upside down the first."""
+    if count == 1:
+        return ["Main pour"]
+    between = [f"Pour {number}" for number in range(2, count)]
+    return ["Seal", *between, "Main pour"] if upright else ["Main pour", *between, "Cover"]
+
+
+def plan_within(mold: Solid, across_mm: float) -> Plan:
+    """Plan of a part that keeps the same gap to a mold's wall all round.
+
+    Args:
+        mold: the mold around it [Solid].
+        across_mm: the part's diameter, or its length in a frame [mm].
+    Returns:
+        the plan [mm].
+    Raises:
+        OutOfRange: so short that nothing is left across the frame's width.
+    Source:
+        geometry; in a frame the gap is the same on all four sides (common practice).
+    """
+    whole = mold.plan_at(mold.height_mm)
+    least = whole.length_mm - min(whole.length_mm, whole.width_mm)
+    if across_mm <= least:
+        raise OutOfRange("across_mm", across_mm, f"more than {least:g} in this frame")
+    return whole.grown((across_mm - whole.length_mm) / 2)

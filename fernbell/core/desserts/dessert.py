@@ -1,0 +1,86 @@
+"""A dessert: parts in a mold, how it is built and how it is divided."""
+
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+
+from fernbell.core.desserts.body import Body, Built
+from fernbell.core.desserts.part import Part
+from fernbell.core.desserts.portions import Grid, Portions, Wedges, division_in
+from fernbell.core.desserts.rules import BUILT_AS, RULES
+from fernbell.core.errors import CoreError
+from fernbell.core.molds import Solid
+
+
+@dataclass(frozen=True, slots=True)
+class Dessert:
+    """Parts in a mold, listed from the top down as they are seen in the cut."""
+
+    name: str
+    mold: Solid
+    parts: tuple[Part, ...]
+    portions: Portions
+    built: Built = "upright"
+
+    def __post_init__(self) -> None:
+        if not self.mold.is_upright:
+            raise CoreError("mold", self.mold.size_words(), "a ring or a frame, its walls upright")
+        for rule in RULES:
+            own = sum(isinstance(part, rule) for part in self.parts)
+            if rule.words.once and own > 1:
+                raise CoreError("parts", f"two {rule.words.rule}s", rule.words.once)
+        keys = [part.key for part in self.parts]
+        if len(set(keys)) < len(keys):
+            raise CoreError("parts", "a key used twice", "parts with keys of their own")
+        own_cut = division_in(self.mold)
+        if isinstance(self.portions, Wedges | Grid) and not isinstance(self.portions, own_cut):
+            allowed = f"{own_cut.called}, a count or a weight"
+            raise CoreError("portions", self.portions.cut, allowed)
+
+
+def lay_out(dessert: Dessert) -> Body:
+    """Place the parts of a dessert, in the order of building, the lowest of each rule first.
+
+    Args:
+        dessert: parts from the top down in a mold [Dessert].
+    Returns:
+        the mold with every region [mm].
+    Raises:
+        OutOfRange: a part too short for a frame's width.
+    Source:
+        geometry.
+    """
+    body = Body(dessert.mold, dessert.built)
+    for part in sorted(_upwards(dessert), key=lambda one: (BUILT_AS[one.rule], one.stands_mm)):
+        body = body.with_part(part)
+    return body
+
+
+def formulas_used(dessert: Dessert) -> Iterable[str]:
+    """Keys of the formulas a dessert names, bottom first.
+
+    Args:
+        dessert: parts in a mold [Dessert].
+    Returns:
+        keys, perhaps more than once [key].
+    Source:
+        definition.
+    """
+    for part in sorted(_upwards(dessert), key=lambda one: BUILT_AS[one.rule]):
+        yield from (use.formula for use in reversed(part.uses()))
+
+
+def _upwards(dessert: Dessert) -> tuple[Part, ...]:
+    return dessert.parts[::-1]
+
+
+def from_the_top(dessert: Dessert) -> Iterator[tuple[str, str | None]]:
+    """Part and layer of every formula in a dessert, as they are listed.
+
+    Args:
+        dessert: parts in a mold [Dessert].
+    Returns:
+        keys from the top down [key].
+    Source:
+        definition.
+    """
+    return ((part.key, use.layer) for part in dessert.parts for use in part.uses())

@@ -1,0 +1,171 @@
+"""A part of a dessert: a formula, and the rule that makes regions of it. One file a rule."""
+
+from abc import ABC, abstractmethod
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from typing import TYPE_CHECKING, ClassVar, Literal, Self
+
+from fernbell.core.desserts.masses import to_make
+from fernbell.core.field import Field
+from fernbell.core.findings import Finding
+from fernbell.core.molds import Plan
+from fernbell.core.working import Working
+
+if TYPE_CHECKING:
+    from fernbell.core.desserts.body import Body
+    from fernbell.core.desserts.measure import Measured
+    from fernbell.core.desserts.regions import Region
+    from fernbell.core.desserts.sight import Dimension
+    from fernbell.core.desserts.step import Step
+
+LARGEST_MM = 1000.0
+
+
+@dataclass(frozen=True, slots=True)
+class Handle:
+    """What can be dragged on the cut: a field, along an axis, from an edge of the shape.
+
+    `times` is how far the field goes for one millimeter of the way; dragged to the `rim`, a field
+    that may be empty is emptied.
+    """
+
+    name: str
+    field: str
+    says: str
+    axis: Literal["up", "out"]
+    edge: Literal["top", "bottom", "side"]
+    times: float = 1.0
+    of_layer: bool = False
+    empty_at_rim: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Switch:
+    """A field that is either so or not."""
+
+    name: str
+    label: str
+
+
+@dataclass(frozen=True, slots=True)
+class Carried:
+    """A part taken hold of as a whole: which fields follow up and aside, and where it is caught."""
+
+    up: str
+    aside: str
+    caught_mm: float
+
+
+@dataclass(frozen=True, slots=True)
+class RuleWords:
+    """What a screen has to know of a rule.
+
+    `seen` is its place from the top among the others in a list; `once` why there is only one of
+    it, if so; `switches` are fields that are either so or not.
+    """
+
+    rule: str
+    title: str
+    text: str
+    seen: int
+    fields: tuple[Field, ...]
+    layer_fields: tuple[Field, ...] = ()
+    switches: tuple[Switch, ...] = ()
+    handles: tuple[Handle, ...] = ()
+    carried: Carried | None = None
+    stacks: bool = False
+    once: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Use:
+    """A formula a part is made of, and where the part names it: '' or 'layers.0'."""
+
+    field: str
+    layer: str | None
+    formula: str
+
+
+class Part(ABC):
+    """What every rule answers; the data of a part are the fields of its class."""
+
+    __slots__ = ()
+
+    words: ClassVar[RuleWords]
+
+    if TYPE_CHECKING:
+
+        @property
+        @abstractmethod
+        def key(self) -> str:
+            """Its key in the dessert."""
+
+        @property
+        @abstractmethod
+        def name(self) -> str:
+            """Its own name; empty where it is called like its formula."""
+
+        @property
+        @abstractmethod
+        def rule(self) -> str:
+            """Name of its rule."""
+
+    @classmethod
+    @abstractmethod
+    def propose(cls, body: "Body", key: str, formula: str) -> Self:
+        """A new one, measured for a mold and what stands in it."""
+
+    @abstractmethod
+    def uses(self) -> tuple[Use, ...]:
+        """The formulas it is made of, from the top down."""
+
+    @abstractmethod
+    def place(self, body: "Body") -> "tuple[Region, ...]":
+        """Its regions, from the bottom up, beside and over what is placed already."""
+
+    @abstractmethod
+    def steps(self, made: "Measured") -> "Iterator[Step]":
+        """What the hands do for it."""
+
+    @abstractmethod
+    def sentences(self, made: "Measured") -> Iterator[str]:
+        """How it is read aloud."""
+
+    @abstractmethod
+    def says(self) -> str:
+        """What it is, in two words for a list."""
+
+    def judge(self, made: "Measured") -> Iterator[Finding]:
+        """What there is to say about it."""
+        del made
+        return iter(())
+
+    def dimensions(self, body: "Body") -> "Iterator[Dimension]":
+        """Distances drawn beside it, but for the heights of its solids."""
+        del body
+        return iter(())
+
+    @property
+    def stands_mm(self) -> float:
+        """Among parts of its rule, the lowest is placed first [mm]."""
+        return 0.0
+
+    def poured_g(self, one_g: float, count: int) -> float | None:
+        """What has to be poured for so many [g]; None where it is not poured from a jug."""
+        del one_g, count
+        return None
+
+    def make(self, name: str, one: Working, count: int, others_g: float = 0.0) -> Working:
+        """What is made of it for so many desserts, and others poured from the same jug [g]."""
+        del others_g
+        return to_make(name, one, count)
+
+    def refitted(self, was: Plan, now: Plan) -> Self:
+        """The same in another mold, by the plans of both."""
+        del was, now
+        return self
+
+    def kept_as(self, key: str, lifted_mm: float) -> Self:
+        """The same under another key, lifted if it hangs in the mold [mm]."""
+        del lifted_mm
+        return replace(self, key=key)  # type: ignore[type-var]

@@ -1,0 +1,34 @@
+"""Regions: what a part takes of the room in and around a mold, each kind measured by its own."""
+
+from fernbell.core.desserts.regions.block import Block
+from fernbell.core.desserts.regions.film import Film, exposed_surface
+from fernbell.core.desserts.regions.pieces import Pieces
+from fernbell.core.desserts.regions.region import (
+    DRAWN,
+    Amount,
+    Drawn,
+    Region,
+    Shape,
+    ShapeKey,
+    Surroundings,
+)
+from fernbell.core.desserts.regions.rest import Pour, Rest
+from fernbell.core.desserts.regions.strip import Strip, strip_length
+
+__all__ = [
+    "DRAWN",
+    "Amount",
+    "Block",
+    "Drawn",
+    "Film",
+    "Pieces",
+    "Pour",
+    "Region",
+    "Rest",
+    "Shape",
+    "ShapeKey",
+    "Strip",
+    "Surroundings",
+    "exposed_surface",
+    "strip_length",
+]

@@ -1,0 +1,110 @@
+"""A solid of one formula that stands in the mold: a base, or a layer of an insert."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from fernbell.core.desserts.regions.region import SOLID, Amount, Region, Surroundings
+from fernbell.core.molds import Loop, Plan, Solid, box, moved, outline
+from fernbell.core.working import GEOMETRY, Given, Working, figure_text
+
+
+@dataclass(frozen=True, slots=True)
+class Block(Region):
+    """A solid standing at a height above the board, perhaps off the middle [mm].
+
+    `on_board` says that it stands on the board or on what does; `edge_shown` that its edge is
+    drawn from above.
+    """
+
+    part: str
+    layer: str | None
+    name: str
+    formula: str
+    solid: Solid
+    low_mm: float
+    x_mm: float = 0.0
+    on_board: bool = False
+    edge_shown: bool = False
+
+    goes_by = "by volume"
+    drawn = SOLID
+
+    @property
+    def high_mm(self) -> float:
+        """Its top above the board [mm]."""
+        return self.low_mm + self.solid.height_mm
+
+    @property
+    def thick_mm(self) -> float:
+        """Its height [mm]."""
+        return self.solid.height_mm
+
+    @property
+    def across_mm(self) -> float:
+        """Its longest way across [mm]."""
+        return self.solid.across_mm
+
+    @property
+    def plan(self) -> Plan:
+        """Its outline from above, on its underside [mm]."""
+        return self.solid.plan_at(0.0)
+
+    def volume_between(self, low_mm: float, high_mm: float) -> float:
+        """The part of it between two heights [ml]."""
+        low, high = max(self.low_mm, low_mm), min(self.high_mm, high_mm)
+        if high <= low:
+            return 0.0
+        ends = (min(end - self.low_mm, self.solid.height_mm) for end in (low, high))
+        return self.solid.volume_between(*ends)
+
+    def amount(self, name: str, near: Surroundings) -> Amount:
+        """Its volume."""
+        del near
+        working = solid_volume(f"Volume of {name}", self.solid)
+        return Amount(working.figure, working, working)
+
+    def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
+        """Its section."""
+        del near
+        loop = self.solid.section(0.0, self.solid.height_mm)
+        yield (tuple((x + self.x_mm, z + self.low_mm) for x, z in loop),)
+
+    def hole(self, low_mm: float, high_mm: float, half_mm: float) -> Loop | None:
+        """Its box, cut off where it stands out of the filling."""
+        half = self.across_mm / 2
+        x0, x1 = max(self.x_mm - half, -half_mm), min(self.x_mm + half, half_mm)
+        y0, y1 = max(self.low_mm, low_mm), min(self.high_mm, high_mm)
+        return box(x0, x1, y0, y1) if y1 > y0 and x1 > x0 else None
+
+    def reach(self, near: Surroundings) -> tuple[float, float]:
+        """To its further side and its top."""
+        del near
+        return self.across_mm + 2 * abs(self.x_mm), self.high_mm
+
+    def hidden_edge(self) -> Loop | None:
+        """The lowest of a stack shows its edge."""
+        return moved(outline(self.plan), self.x_mm) if self.edge_shown else None
+
+
+def solid_volume(figure: str, solid: Solid) -> Working:
+    """Volume of a solid.
+
+    Args:
+        figure: what it is called [text].
+        solid: the solid [Solid].
+    Returns:
+        the working [ml].
+    Source:
+        geometry, exact.
+    """
+    height = solid.height_mm
+    volume = solid.volume_between(0.0, height)
+    return Working(
+        figure=figure,
+        value=volume,
+        unit="ml",
+        given=(*solid.measures(), Given("thickness", height, "mm")),
+        rule=f"volume = {solid.volume_law('thickness')}",
+        arithmetic=f"{solid.volume_text(0.0, height)} = {figure_text(volume)} ml",
+        source=GEOMETRY,
+    )

@@ -1,0 +1,118 @@
+"""What is left to fill, in pours between the solids that stand in it."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from fernbell.core.desserts.masses import mass_of
+from fernbell.core.desserts.regions.region import REST, Amount, Region, Surroundings
+from fernbell.core.molds import Loop, Solid
+from fernbell.core.working import GEOMETRY, Given, Working, figure_text
+
+Taken = tuple[tuple[str, float], ...]
+"""Names and volumes of what stands in it, shape (n,) [ml]."""
+
+
+@dataclass(frozen=True, slots=True)
+class Pour:
+    """One pour of the fill, between two heights above the board, in one dessert."""
+
+    name: str
+    low_mm: float
+    high_mm: float
+    volume: Working
+    mass: Working | None
+
+
+@dataclass(frozen=True, slots=True)
+class Rest(Region):
+    """Whatever room is left below a level; `stops` are its pours in their order, each by name."""
+
+    part: str
+    name: str
+    formula: str
+    solid: Solid
+    stops: tuple[tuple[str, float, float], ...]
+
+    layer = None
+    goes_by = "what is left"
+    drawn = REST
+
+    @property
+    def level_mm(self) -> float:
+        """How high it is filled [mm]."""
+        return self.solid.height_mm
+
+    @property
+    def thick_mm(self) -> float | None:
+        """None: it takes what is left."""
+        return None
+
+    def amount(self, name: str, near: Surroundings) -> Amount:
+        """Its volume: to the level, less what stands in it."""
+        taken = tuple(
+            (near.name(one), one.volume_between(0.0, self.level_mm)) for one in near.solids
+        )
+        whole = self.solid.volume_between(0.0, self.level_mm)
+        working = Working(
+            figure=f"Volume of {name}",
+            value=whole - sum(volume for _, volume in taken),
+            unit="ml",
+            given=(
+                Given("filled to", self.level_mm, "mm"),
+                Given("volume to there", whole, "ml"),
+                *(Given(solid, volume, "ml") for solid, volume in taken),
+            ),
+            rule="what is left = volume to the level − everything that stands in it",
+            arithmetic=self._around(0.0, self.level_mm, taken),
+            source=GEOMETRY,
+        )
+        return Amount(working.figure, working, working)
+
+    def pours(self, name: str, near: Surroundings) -> tuple[Pour, ...]:
+        """Its pours, each with what it takes."""
+        density = near.readings[self.formula].density_working
+        made = []
+        for own, low, high in self.stops:
+            called = f"{own}, {name}"
+            volume = self._pour(called, low, high, near)
+            mass = mass_of(called, volume, density) if density else None
+            made.append(Pour(own, low, high, volume, mass))
+        return tuple(made)
+
+    def _pour(self, name: str, low: float, high: float, near: Surroundings) -> Working:
+        taken = tuple(
+            (near.name(one), inside)
+            for one in near.solids
+            if (inside := one.volume_between(low, high))
+        )
+        return Working(
+            figure=f"Volume of {name}",
+            value=self.solid.volume_between(low, high) - sum(volume for _, volume in taken),
+            unit="ml",
+            given=(
+                Given("from", low, "mm"),
+                Given("to", high, "mm"),
+                *(Given(solid, volume, "ml") for solid, volume in taken),
+            ),
+            rule=f"one pour = {self.solid.volume_law('its height')} − what stands in it",
+            arithmetic=self._around(low, high, taken),
+            source=GEOMETRY,
+        )
+
+    def _around(self, low: float, high: float, taken: Taken) -> str:
+        """Volume between two heights less what stands in it, written out."""
+        rest = self.solid.volume_between(low, high) - sum(volume for _, volume in taken)
+        less = "".join(f" − {figure_text(volume)}" for _, volume in taken)
+        return f"{self.solid.volume_text(low, high)}{less} = {figure_text(rest)} ml"
+
+    def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
+        """One shape a pour, with holes where solids stand in it."""
+        half = self.solid.across_mm / 2
+        for _, low, high in self.stops:
+            holes = (one.hole(low, high, half) for one in near.solids)
+            yield (self.solid.section(low, high), *(one for one in holes if one))
+
+    def reach(self, near: Surroundings) -> tuple[float, float]:
+        """From wall to wall, up to its level."""
+        del near
+        return self.solid.across_mm, self.level_mm

@@ -1,0 +1,91 @@
+"""A strip along the edge, standing on the board around the dessert."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from fernbell.core.desserts.regions.region import BAND, Amount, Region, Surroundings
+from fernbell.core.molds import MM3_PER_ML, Loop, box
+from fernbell.core.working import GEOMETRY, Given, Working, figure_text
+
+OVERLAP_SOURCE = GEOMETRY + "; the overlap is common practice"
+
+
+@dataclass(frozen=True, slots=True)
+class Strip(Region):
+    """An edge × a height × a thickness; what is under it stands out from the wall [mm]."""
+
+    part: str
+    name: str
+    formula: str
+    edge_mm: float
+    height_mm: float
+    film_mm: float
+    overlap_mm: float
+    out_mm: float
+
+    layer = None
+    goes_by = "by edge"
+    drawn = BAND
+
+    @property
+    def thick_mm(self) -> float:
+        """How high the strip is cut: that is how a sheet of it is told [mm]."""
+        return self.height_mm
+
+    def amount(self, name: str, near: Surroundings) -> Amount:
+        """Its length, and its volume."""
+        del near
+        strip = strip_length(f"Strip of {name}", self.edge_mm, self.overlap_mm)
+        return Amount(strip.figure, strip, self._volume(name, strip))
+
+    def _volume(self, name: str, strip: Working) -> Working:
+        volume = strip.value * self.height_mm * self.film_mm / MM3_PER_ML
+        return Working(
+            figure=f"Volume of {name}",
+            value=volume,
+            unit="ml",
+            given=(
+                Given("strip", strip.value, "mm"),
+                Given("height", self.height_mm, "mm"),
+                Given("thickness", self.film_mm, "mm"),
+            ),
+            rule="volume = strip × height × thickness",
+            arithmetic=f"{figure_text(strip.value)} × {figure_text(self.height_mm)} × "
+            f"{figure_text(self.film_mm)} / 1 000 = {figure_text(volume)} ml",
+            source=OVERLAP_SOURCE,
+            steps=(strip,),
+        )
+
+    def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
+        """Cut on both sides."""
+        half = near.outer.across_mm / 2 + self.out_mm
+        out = half + self.film_mm
+        yield box(-out, -half, 0.0, self.height_mm), box(half, out, 0.0, self.height_mm)
+
+    def reach(self, near: Surroundings) -> tuple[float, float]:
+        """To its outside and its upper edge."""
+        return near.outer.across_mm + 2 * (self.out_mm + self.film_mm), self.height_mm
+
+
+def strip_length(figure: str, edge_mm: float, overlap_mm: float) -> Working:
+    """Length of a strip around an edge; L = P + overlap.
+
+    Args:
+        figure: what the strip is [text].
+        edge_mm: the edge it goes round [mm].
+        overlap_mm: how far its ends overlap [mm].
+    Returns:
+        the working [mm].
+    Source:
+        geometry; the overlap is common practice.
+    """
+    length = edge_mm + overlap_mm
+    return Working(
+        figure=figure,
+        value=length,
+        unit="mm",
+        given=(Given("edge all round", edge_mm, "mm"), Given("overlap", overlap_mm, "mm")),
+        rule="strip = edge all round + overlap",
+        arithmetic=f"{figure_text(edge_mm)} + {figure_text(overlap_mm)} = {figure_text(length)} mm",
+        source=OVERLAP_SOURCE,
+    )

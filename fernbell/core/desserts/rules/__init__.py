@@ -1,0 +1,27 @@
+"""Every rule by which a part is scaled, in the order of building: one file each."""
+
+from fernbell.core.desserts.part import Part
+from fernbell.core.desserts.rules.band import Band
+from fernbell.core.desserts.rules.base import Base
+from fernbell.core.desserts.rules.coat import Coat
+from fernbell.core.desserts.rules.fill import Fill
+from fernbell.core.desserts.rules.garnish import Garnish
+from fernbell.core.desserts.rules.insert import Insert, Layer
+
+RULES: tuple[type[Part], ...] = (Base, Insert, Fill, Coat, Band, Garnish)
+
+BY_NAME = {one.words.rule: one for one in RULES}
+BUILT_AS = {one.words.rule: place for place, one in enumerate(RULES)}
+
+__all__ = [
+    "BUILT_AS",
+    "BY_NAME",
+    "RULES",
+    "Band",
+    "Base",
+    "Coat",
+    "Fill",
+    "Garnish",
+    "Insert",
+    "Layer",
+]

@@ -1,0 +1,130 @@
+"""Whatever room is left, up to a level above the board."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal, Self
+
+from fernbell.core.desserts import practice
+from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
+from fernbell.core.desserts.regions import Pour, Rest
+from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.errors import CoreError
+from fernbell.core.field import Field, check_fields
+from fernbell.core.findings import Finding, Severity
+from fernbell.core.working import GEOMETRY, figure_text
+
+WORDS = RuleWords(
+    rule="fill",
+    title="Fill the rest",
+    text="mousse or cream: whatever room is left",
+    seen=2,
+    fields=(Field("level_mm", "Filled to", most=LARGEST_MM, open_least=True, empty="the rim"),),
+    handles=(Handle("level", "level_mm", "level", "up", "top", empty_at_rim=True),),
+    once="one part at most that fills the rest",
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Fill(Part):
+    """Whatever room is left, up to a level above the board (None: to the rim)."""
+
+    key: str
+    formula: str
+    level_mm: float | None = None
+    name: str = ""
+    rule: Literal["fill"] = "fill"
+
+    words = WORDS
+
+    def __post_init__(self) -> None:
+        check_fields(self, self.words.fields)
+
+    @classmethod
+    def propose(cls, body: Body, key: str, formula: str) -> Self:
+        """To the rim; CoreError where something fills it already."""
+        if body.rest:
+            raise CoreError("rule", "fill", "used once: this dessert already fills the rest")
+        return cls(key, formula)
+
+    def uses(self) -> tuple[Use, ...]:
+        """Its formula."""
+        return (Use("", None, self.formula),)
+
+    def place(self, body: Body) -> tuple[Rest]:
+        """Around everything that stands in the mold."""
+        level = body.mold.height_mm if self.level_mm is None else self.level_mm
+        solid = body.mold.to_height(level)
+        return (Rest(self.key, self.name, self.formula, solid, body.stops(level)),)
+
+    def steps(self, made: Measured) -> Iterator[Step]:
+        """One step a pour; each is frozen before the next."""
+        pours, name = made.result(self.key).pours, made.name(self.key)
+        for number, pour in enumerate(pours):
+            yield Step(
+                Moment.POUR,
+                "pour",
+                pour.name,
+                f"{name}, {_pour_says(made.body, pour)}",
+                ((self.key, None, number),),
+                usual=practice.SEAL_FREEZE if number < len(pours) - 1 else None,
+                working=pour.mass or pour.volume,
+                low_mm=pour.low_mm,
+                high_mm=pour.high_mm,
+            )
+
+    def judge(self, made: Measured) -> Iterator[Finding]:
+        """Above the rim, no room, or lower than the base."""
+        body, result = made.body, made.result(self.key)
+        rim, level, floor = body.mold.height_mm, body.level_mm, body.board_top_mm
+        if practice.is_short(rim, level):
+            yield Finding(
+                code="above-rim",
+                severity=Severity.WRONG,
+                message=f"{result.name} is filled {figure_text(level - rim)} mm above the rim.",
+                why=f"The mold is {figure_text(rim)} mm high; the rest runs over.",
+                remedy=f"Fill to {figure_text(rim)} mm, the rim, or use a higher mold.",
+                source=GEOMETRY,
+                part=self.key,
+            )
+        if result.volume and result.volume.value <= 0:
+            yield Finding(
+                code="negative-rest",
+                severity=Severity.WRONG,
+                message=f"There is no room for {result.name}: "
+                f"the other parts are {figure_text(-result.volume.value)} ml over.",
+                why=result.volume.arithmetic,
+                remedy="Thin or narrow the base or the insert, fill higher, or use a larger mold.",
+                source=GEOMETRY,
+                part=self.key,
+            )
+        if level < floor:
+            yield Finding(
+                code="fill-below-base",
+                severity=Severity.WRONG,
+                message=f"{result.name} ends below the top of the base.",
+                why=f"It is filled to {figure_text(level)} mm and the base ends at "
+                f"{figure_text(floor)} mm.",
+                remedy=f"Fill to more than {figure_text(floor)} mm, or to the rim.",
+                source=GEOMETRY,
+                part=self.key,
+            )
+
+    def sentences(self, made: Measured) -> Iterator[str]:
+        """Up to where."""
+        yield f"{made.name(self.key)} fills the rest up to {figure_text(made.body.level_mm)} mm."
+
+    def says(self) -> str:
+        """Up to where."""
+        return "fills the rest" if self.level_mm is None else f"fills to {self.level_mm:g} mm"
+
+
+def _pour_says(body: Body, pour: Pour) -> str:
+    mass = f", {figure_text(pour.mass.value)} g" if pour.mass else ""
+    if body.is_upright:
+        return f"up to {figure_text(pour.high_mm)} mm{mass}"
+    if pour.low_mm < body.board_top_mm:
+        return f"{figure_text(pour.volume.value)} ml{mass}; leave room for the base"
+    deep = body.level_mm - pour.low_mm
+    return f"{figure_text(deep)} mm deep in the mold{mass}"

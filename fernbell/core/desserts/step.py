@@ -1,0 +1,39 @@
+"""What the hands do for a part: one step of the building before it is put in order."""
+
+from dataclasses import dataclass
+from enum import Enum, auto
+
+from fernbell.core.desserts.regions import ShapeKey
+from fernbell.core.formulas import Wait
+from fernbell.core.working import Working
+
+
+class Moment(Enum):
+    """When a step comes: beside the mold, on the board, into the mold, over it, at service."""
+
+    BESIDE = auto()
+    BOARD = auto()
+    POUR = auto()
+    SET = auto()
+    OVER = auto()
+    SERVICE = auto()
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """A step with its new shapes and the formulas whose waits begin with it.
+
+    `usual` is the wait where no method names one; `low_mm` and `high_mm` say between which
+    heights it goes into the mold.
+    """
+
+    moment: Moment
+    code: str
+    title: str
+    says: str
+    fresh: tuple[ShapeKey, ...] = ()
+    formulas: tuple[str, ...] = ()
+    usual: Wait | None = None
+    working: Working | None = None
+    low_mm: float = 0.0
+    high_mm: float = 0.0

@@ -1,0 +1,98 @@
+"""What a screen has to know of the trade before it asks for anything: served from core's lists."""
+
+from typing import Any
+
+from django.http import HttpRequest
+from ninja import Router, Schema
+
+from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, Drawn, Handle, Switch
+from fernbell.core.molds import FORMS, Alternatives
+from fernbell.server.molds.schemas import Shape
+
+
+class FieldOut(Schema):
+    """A number that can be entered; `empty` is what it means when it is left out, if it may be."""
+
+    name: str
+    label: str
+    unit: str
+    least: float
+    most: float
+    step: float
+    empty: str
+
+
+class TableOut(Schema):
+    """A field of several rows; `kept` names what a new row has from the one before."""
+
+    name: str
+    label: str
+    fields: list[FieldOut]
+    fewest: int
+    most: int
+    kept: list[str]
+
+
+class FormOut(Schema):
+    """A form of mold, with what a new one is until it is measured."""
+
+    form: str
+    title: str
+    first: Shape
+    fields: list[FieldOut]
+    choices: list[Alternatives]
+    tables: list[TableOut]
+
+
+class RuleOut(Schema):
+    """A rule by which a part is scaled."""
+
+    rule: str
+    title: str
+    text: str
+    seen: int
+    fields: list[FieldOut]
+    layer_fields: list[FieldOut]
+    switches: list[Switch]
+    handles: list[Handle]
+    carried: Carried | None
+    stacks: bool
+    once: str
+
+
+class WayOut(Schema):
+    """A way of dividing a dessert."""
+
+    cut: str
+    title: str
+    pieces: str
+    fields: list[FieldOut]
+
+
+class HouseOut(Schema):
+    """Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds."""
+
+    rules: list[RuleOut]
+    ways: list[WayOut]
+    drawn: list[Drawn]
+    forms: list[FormOut]
+
+
+HOUSE = HouseOut.model_validate(
+    {
+        "rules": [rule.words for rule in RULES],
+        "ways": [way.words for way in WAYS],
+        "drawn": DRAWN,
+        "forms": [form.words() for form in FORMS],
+    },
+    from_attributes=True,
+)
+"""Built once: it is the same for everybody."""
+
+router = Router()
+
+
+@router.get("", response=HouseOut, operation_id="vocabulary", auth=None)
+def vocabulary(request: HttpRequest) -> Any:
+    """Words and limits, the same for every kitchen and whoever asks."""
+    return HOUSE

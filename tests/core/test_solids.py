@@ -1,0 +1,248 @@
+"""Every form a mold can have answers the same questions, and the answers agree with each other."""
+
+import math
+from dataclasses import replace
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from scipy.integrate import quad
+
+from fernbell.core.desserts import Dessert, Wedges
+from fernbell.core.errors import CoreError, MoldOverflow, OutOfRange
+from fernbell.core.molds import (
+    FORMS,
+    Frame,
+    Gutter,
+    Prism,
+    Ring,
+    Solid,
+    Turned,
+    WallPoint,
+    depth_working,
+    disc,
+    trued,
+)
+from tests.core.outside.test_second_opinion import polygon_area
+
+DOME = Turned((WallPoint(0, 0), WallPoint(60, 120, 60)))
+PAN = Turned((WallPoint(0, 220), WallPoint(25, 240)))
+GLASS = Turned((WallPoint(0, 50), WallPoint(10, 66, 12), WallPoint(70, 74), WallPoint(80, 60)))
+HALF_ROUND, U_LOG = Gutter(250, 80, 40), Gutter(300, 80, 70)
+TRIANGLE = Gutter(500, 80, 60, "pointed")
+SOLIDS = [Ring(180, 45), Frame(300, 200, 40, 12), DOME, PAN, GLASS, HALF_ROUND, U_LOG, TRIANGLE]
+EVERY = pytest.mark.parametrize("solid", SOLIDS, ids=lambda one: one.words_in_full())
+SHARES = [0.0, 0.137, 0.5, 0.93, 1.0]
+
+
+def test_every_form_is_tried() -> None:
+    assert {type(one) for one in SOLIDS} == set(FORMS)
+
+
+@EVERY
+@pytest.mark.parametrize("share", SHARES)
+def test_depth_is_the_inverse_of_volume(solid: Solid, share: float) -> None:
+    depth = share * solid.height_mm
+    assert solid.depth_of(solid.volume_between(0, depth)) == pytest.approx(depth, abs=1e-6)
+
+
+@EVERY
+def test_the_brim_and_nothing_are_exact_and_more_is_refused(solid: Solid) -> None:
+    assert solid.depth_of(0) == 0
+    assert solid.depth_of(solid.capacity_ml) == solid.height_mm
+    with pytest.raises(MoldOverflow) as refusal:
+        solid.depth_of(solid.capacity_ml + 7)
+    assert refusal.value.overflow_ml == pytest.approx(7)
+
+
+@EVERY
+@pytest.mark.parametrize("ends", [(0, 1), (0.2, 0.55), (0.4, 0.4)])
+def test_volume_is_the_area_summed_over_the_height(solid: Solid, ends: tuple) -> None:
+    low, high = (share * solid.height_mm for share in ends)
+    steps = [share * solid.height_mm for share in (i / 100 for i in range(101))]
+    between = [one for one in steps if low < one < high]
+    summed, _ = quad(solid.area_at, low, high, points=between or None, limit=400)
+    assert solid.volume_between(low, high) == pytest.approx(summed / 1000, rel=1e-6, abs=1e-9)
+
+
+@EVERY
+def test_a_volume_is_the_sum_of_its_parts(solid: Solid) -> None:
+    third = solid.height_mm / 3
+    parts = solid.volume_between(0, third) + solid.volume_between(third, solid.height_mm)
+    assert parts == pytest.approx(solid.capacity_ml)
+    walls = solid.wall_between(0, third) + solid.wall_between(third, solid.height_mm)
+    assert walls == pytest.approx(solid.wall_between(0, solid.height_mm))
+
+
+@EVERY
+def test_what_is_seen_from_above_has_the_area_and_edge_of_the_level(solid: Solid) -> None:
+    for share in (0.3, 1.0):
+        level = share * solid.height_mm
+        plan = solid.plan_at(level)
+        assert plan.area_mm2 == pytest.approx(solid.area_at(level))
+        assert plan.perimeter_mm == pytest.approx(solid.perimeter_at(level))
+        assert solid.free_surface_at(level) == pytest.approx(plan.area_mm2 / 100)
+
+
+@EVERY
+def test_the_drawn_section_stands_between_its_heights_as_wide_as_the_level(solid: Solid) -> None:
+    low, high = 0.25 * solid.height_mm, 0.75 * solid.height_mm
+    loop = solid.section(low, high)
+    assert min(z for _, z in loop) == pytest.approx(low)
+    assert max(z for _, z in loop) == pytest.approx(high)
+    top = [x for x, z in loop if z == pytest.approx(high)]
+    across = solid.plan_at(high)
+    wide = across.width_mm if isinstance(solid, Gutter) else across.length_mm
+    assert max(top) - min(top) == pytest.approx(wide)
+
+
+@pytest.mark.parametrize("solid", [HALF_ROUND, U_LOG, TRIANGLE])
+def test_a_gutter_holds_its_drawn_section_times_its_length(solid: Gutter) -> None:
+    drawn = abs(polygon_area(solid.section(0, solid.height_mm)))
+    assert drawn * solid.length_mm / 1000 == pytest.approx(solid.capacity_ml, rel=0.002)
+
+
+# Pappus: turned, the section's half sweeps 2 pi times its centroid's distance.
+@pytest.mark.parametrize("solid", [DOME, PAN, GLASS])
+def test_a_turned_mold_holds_what_its_section_sweeps(solid: Turned) -> None:
+    loop = solid.section(0, solid.height_mm)
+    half = [*loop[: len(loop) // 2], (0.0, solid.height_mm), (0.0, 0.0)]
+    moment = 0.0
+    for (x1, z1), (x2, z2) in zip(half, half[1:] + half[:1], strict=True):
+        moment += (x1 + x2) * (x1 * z2 - x2 * z1) / 6
+    assert 2 * math.pi * abs(moment) / 1000 == pytest.approx(solid.capacity_ml, rel=0.003)
+
+
+@EVERY
+def test_the_workings_are_the_figures_and_can_be_followed(solid: Solid) -> None:
+    holds, edge, surface, wall = solid.workings()
+    assert holds.value == solid.capacity_ml
+    assert edge.value == solid.perimeter_at(solid.height_mm)
+    assert surface.value == solid.free_surface_at(solid.height_mm)
+    assert wall.value == solid.wall_between(0, solid.height_mm)
+    for working in (holds, edge, surface, wall):
+        assert working.given
+        assert working.rule
+        assert working.source
+        assert " = " in working.arithmetic
+    assert depth_working(solid, holds.value / 2).value == solid.depth_of(holds.value / 2)
+
+
+def test_the_arithmetic_of_a_dome_and_a_pan_by_hand() -> None:
+    # 2/3 pi 60³ = 452.4 ml; pi/3 x 25 x (110² + 110 x 120 + 120²) = 1039 ml.
+    assert DOME.workings()[0].arithmetic == (
+        "π × (60² × 60 − (0³ − (-60)³) / 3) / 1 000 = 452.4 ml"
+    )
+    assert PAN.workings()[0].arithmetic == (
+        "π × ((110² + 110 × 120 + 120²) / 3 × 25) / 1 000 = 1 039 ml"
+    )
+
+
+@EVERY
+@pytest.mark.parametrize("share", [0.7, 1.0, 1.25])
+def test_weighed_with_water_a_mold_holds_just_that_and_keeps_its_height(
+    solid: Solid, share: float
+) -> None:
+    water = share * solid.capacity_ml
+    true = trued(solid, water)
+    assert true.capacity_ml == pytest.approx(water)
+    assert true.height_mm == solid.height_mm
+    assert true.across_mm == pytest.approx(math.sqrt(share) * solid.across_mm, rel=1e-4)
+    third = solid.depth_of(solid.capacity_ml / 3)
+    assert true.depth_of(water / 3) == pytest.approx(third, rel=2e-3)
+
+
+@EVERY
+def test_carried_up_above_the_rim_the_walls_go_straight(solid: Solid) -> None:
+    over = solid.to_height(solid.height_mm + 10)
+    rim = solid.area_at(solid.height_mm)
+    assert over.volume_between(0, solid.height_mm) == pytest.approx(solid.capacity_ml)
+    assert over.capacity_ml - solid.capacity_ml == pytest.approx(rim * 10 / 1000)
+    low = solid.to_height(0.4 * solid.height_mm)
+    assert low.capacity_ml == pytest.approx(solid.volume_between(0, 0.4 * solid.height_mm))
+
+
+# A shell of 5 mm in a half ball of 60 leaves one of 55, in a box one smaller by 10 and 5.
+def test_inside_a_shell_is_the_solid_that_is_left() -> None:
+    assert DOME.inset(5).capacity_ml == pytest.approx(2 / 3 * math.pi * 55**3 / 1000, rel=1e-4)
+    assert DOME.inset(5).height_mm == pytest.approx(55, abs=0.001)
+    assert Frame(300, 200, 40).inset(5).capacity_ml == pytest.approx(290 * 190 * 35 / 1000)
+    assert HALF_ROUND.inset(4).capacity_ml == pytest.approx(242 * math.pi * 36**2 / 2000, rel=1e-4)
+    # Outside: what a coat of 2 mm makes of it.
+    assert Ring(180, 45).inset(-2) == Prism(disc(184), 47)
+    # A cone's wall of 3 mm stands 3 / cos(slant) further in at the same height.
+    slant = math.atan(10 / 25)
+    left = PAN.inset(3)
+    assert left.height_mm == pytest.approx(22)
+    assert left.plan_at(22).length_mm == pytest.approx(240 - 2 * 3 / math.cos(slant))
+
+
+@EVERY
+def test_a_shell_that_fills_it_leaves_nothing_and_says_so(solid: Solid) -> None:
+    with pytest.raises(CoreError, match="nothing is left inside"):
+        solid.inset(solid.height_mm + 1)
+
+
+@EVERY
+@given(by=st.floats(0.5, 3))
+def test_a_shell_and_what_is_inside_make_the_whole(solid: Solid, by: float) -> None:
+    left = solid.inset(by)
+    assert 0 < left.capacity_ml < solid.capacity_ml
+    assert left.height_mm <= solid.height_mm - by + 0.01
+
+
+@pytest.mark.parametrize(
+    ("points", "says"),
+    [
+        (((0, 100),), "2 to 40 points"),
+        (((5, 100), (20, 120)), "0 mm high at the floor"),
+        (((0, 100), (0, 120), (20, 130)), "heights that rise"),
+        (((0, 100), (20, 120), (10, 130)), "heights that rise"),
+        (((0, 0), (60, 120, 10)), "half way"),
+        (((0, 100), (20, 60, 15)), "overhang"),
+        (((0, 2), (40, 10)), "at least 20"),
+        (((0, 100), (2, 120)), "at least 5"),
+        (((0, 100), (400, 120)), "at most 300"),
+        (((0, -1), (40, 120)), "at least 0"),
+        (((0, math.nan), (40, 120)), "at least 0"),
+    ],
+)
+def test_a_wall_that_cannot_be_turned_is_refused(points: tuple, says: str) -> None:
+    with pytest.raises(CoreError, match=says):
+        Turned(tuple(WallPoint(*one) for one in points))
+
+
+@pytest.mark.parametrize("field", ["length_mm", "width_mm", "height_mm"])
+@pytest.mark.parametrize("value", [0, -5, 1e9, math.nan, math.inf])
+def test_a_gutter_that_cannot_be_is_refused_by_its_field(field: str, value: float) -> None:
+    with pytest.raises(OutOfRange) as refusal:
+        replace(U_LOG, **{field: value})
+    assert refusal.value.field == field
+
+
+@EVERY
+def test_heights_outside_are_refused(solid: Solid) -> None:
+    for low, high in ((-1, 5), (0, solid.height_mm + 1), (10, 5)):
+        with pytest.raises(OutOfRange):
+            solid.volume_between(low, high)
+        with pytest.raises(OutOfRange):
+            solid.wall_between(low, high)
+
+
+@pytest.mark.parametrize("form", FORMS, ids=lambda one: one.words().form)
+def test_a_new_mold_of_every_form_can_be_made_and_has_words(form: type) -> None:
+    words = form.words()
+    assert isinstance(words.first, form)
+    assert words.first.form == words.form
+    assert words.title
+    assert words.first.capacity_ml > 0
+    named = {*(one.name for one in words.fields), *(one.name for one in words.choices)}
+    named |= {one.name for one in words.tables}
+    assert named == set(form.__slots__) - {"form"}
+
+
+@pytest.mark.parametrize("solid", [DOME, U_LOG])
+def test_a_dessert_is_composed_in_upright_walls_so_far_and_says_so(solid: Solid) -> None:
+    with pytest.raises(CoreError, match="its walls upright") as refusal:
+        Dessert("x", solid, (), Wedges(4))
+    assert refusal.value.field == "mold"

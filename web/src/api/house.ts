@@ -1,0 +1,31 @@
+/** What the product knows of the trade before anything is asked: rules, fields, limits, words. */
+import { shallowRef } from 'vue'
+
+import { api, take } from './client'
+import { AGAIN_MS } from './draft'
+import type { FieldWords, House, RuleWords } from './types'
+
+const NOTHING: House = { rules: [], ways: [], drawn: [], forms: [] }
+
+/** Empty until it is read, which is once; the same for every kitchen. */
+export const house = shallowRef<House>(NOTHING)
+
+/** Read it; asked again until there is an answer. */
+export async function readHouse(): Promise<void> {
+  try {
+    house.value = await take<House>(api.GET('/api/vocabulary'))
+  } catch {
+    setTimeout(() => void readHouse(), AGAIN_MS)
+  }
+}
+
+export const ruleWords = (rule: string | undefined): RuleWords | undefined =>
+  house.value.rules.find((one) => one.rule === rule)
+
+export const drawnAs = (name: string) => house.value.drawn.find((one) => one.name === name)
+
+/** The number of an entry that a field names; null where it is left out. */
+export function numberAt(entry: object, { name }: Pick<FieldWords, 'name'>): number | null {
+  const value: unknown = Reflect.get(entry, name)
+  return typeof value === 'number' ? value : null
+}

@@ -1,0 +1,120 @@
+<script lang="ts">
+export type MeasureRow = Record<string, number>
+</script>
+
+<script setup lang="ts">
+/** Rows of the same few measures: points of a wall from the floor up. */
+import { computed } from 'vue'
+
+import { numberAt } from '../api/house'
+import type { FormWords } from '../api/types'
+import NumberField from '../kit/NumberField.vue'
+import { scaleOf } from '../kit/units'
+
+const props = defineProps<{
+  table: FormWords['tables'][number]
+  rows: MeasureRow[]
+  errorAt: (field: string) => string | undefined
+  disabled: boolean
+}>()
+const emit = defineEmits<{ change: [rows: MeasureRow[]] }>()
+
+const shown = computed(() => [...props.rows.entries()].reverse())
+
+function set(at: number, field: string, value: number | null) {
+  if (value === null) return
+  emit(
+    'change',
+    props.rows.map((row, i) => (i === at ? { ...row, [field]: value } : row)),
+  )
+}
+
+/** One more at the end, higher than the last by what the last is above the one before. */
+function add() {
+  const [before, last] = props.rows.slice(-2)
+  if (!before || !last) return
+  const [first, ...others] = props.table.fields
+  const kept = (name: string) => (props.table.kept.includes(name) ? (last[name] ?? 0) : 0)
+  const next = Object.fromEntries(others.map(({ name }) => [name, kept(name)]))
+  if (first) next[first.name] = 2 * (last[first.name] ?? 0) - (before[first.name] ?? 0)
+  emit('change', [...props.rows, next])
+}
+
+const remove = (at: number) =>
+  emit(
+    'change',
+    props.rows.filter((_, i) => i !== at),
+  )
+</script>
+
+<template>
+  <fieldset>
+    <legend class="eyebrow">{{ table.label }}</legend>
+    <button
+      v-if="!disabled && rows.length < table.most"
+      type="button"
+      class="deed small"
+      @click="add"
+    >
+      One more at the top
+    </button>
+    <p class="row heads eyebrow" aria-hidden="true">
+      <span v-for="one in table.fields" :key="one.name">
+        {{ one.label }}, {{ scaleOf(one.unit).unit }}
+      </span>
+    </p>
+    <div v-for="[at, row] in shown" :key="at" class="row">
+      <NumberField
+        v-for="one in table.fields"
+        :key="one.name"
+        :label="`${one.label}, point ${at + 1}`"
+        bare
+        :unit="one.unit"
+        :value="numberAt(row, one)"
+        :disabled="disabled"
+        :error="errorAt(`${at}.${one.name}`)"
+        @commit="(value) => set(at, one.name, value)"
+      />
+      <button
+        v-if="!disabled && rows.length > table.fewest"
+        type="button"
+        class="deed small"
+        :aria-label="`Take out point ${at + 1}`"
+        @click="remove(at)"
+      >
+        ×
+      </button>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  display: grid;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+}
+
+.row {
+  align-items: end;
+  display: grid;
+  gap: 6px;
+  grid-template-columns: repeat(3, minmax(0, 1fr)) 28px;
+}
+
+/* The unit stands once, above. */
+.row :deep(.ant-input-suffix) {
+  display: none;
+}
+
+.heads {
+  line-height: 1.2;
+  margin: 0;
+}
+
+legend {
+  padding: 0;
+}
+</style>
