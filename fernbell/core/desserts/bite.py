@@ -4,15 +4,13 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from fernbell.core.desserts.measure import PartResult
-from fernbell.core.formulas import Composition, Gauge, content, sweetness
-from fernbell.core.pantry import FATS
+from fernbell.core.formulas import ACIDS, FAT, FIGURES, SWEETNESS, Mix
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Given, Working, figure_text
 
 SWEETEST, FLATTEST = 30.0, 10.0
 """Where a whole dessert cloys, and where it tastes of little; sugar = 100, common practice."""
 
-_CONTENTS: Mapping[str, tuple[str, ...]] = {"Fat": FATS, "Acids": ("acids",), "Salt": ("salt",)}
-SWEETNESS = "Sweetness"
+_TASTED = (SWEETNESS, FAT, ACIDS, FIGURES["salt"])
 
 Tastes = Mapping[str, Working | None]
 """Sweetness, fat, acids and salt by name; None where a make-up leaves it unknown."""
@@ -39,14 +37,14 @@ class Bite:
     says: str
 
 
-def take_bite(parts: Sequence[PartResult], compositions: Mapping[str, Composition]) -> Bite | None:
+def take_bite(parts: Sequence[PartResult], mixes: Mapping[str, Mix]) -> Bite | None:
     """Weigh the parts of a bite that goes through the cut from top to bottom.
 
     A portion is cut so that each part is in it by its share of the whole; so is the bite.
 
     Args:
         parts: the parts of one dessert, from the top [g].
-        compositions: what their formulas are made of [g].
+        mixes: what their formulas are made of [Mix].
     Returns:
         the bite; None while a part's mass is unknown or there is none [%, sugar = 100].
     Source:
@@ -58,18 +56,13 @@ def take_bite(parts: Sequence[PartResult], compositions: Mapping[str, Compositio
         return None
     bites, needs = [], dict[str, None]()
     for part, mass in zip(parts, masses, strict=True):
-        gauges = _tasted(compositions[part.formula])
-        needs.update(dict.fromkeys(one for gauge in gauges.values() for one in gauge.needs))
-        tastes = {name: gauge.working for name, gauge in gauges.items()}
+        gauges = [one.gauge(mixes[part.formula]) for one in _TASTED]
+        needs.update(dict.fromkeys(one for gauge in gauges for one in gauge.needs))
+        tastes = {gauge.name: gauge.working for gauge in gauges}
         share = _share(part.name, mass, whole)
         bites.append(BitePart(part.part, part.layer, part.name, share, tastes))
-    tastes = {name: _weighted(name, bites) for name in (SWEETNESS, *_CONTENTS)}
-    return Bite(tuple(bites), tastes, tuple(needs), _says(bites, tastes[SWEETNESS]))
-
-
-def _tasted(made: Composition) -> dict[str, Gauge]:
-    contained = {name: content(made, name, parts) for name, parts in _CONTENTS.items()}
-    return {SWEETNESS: sweetness(made), **contained}
+    tastes = {one.name: _weighted(one.name, bites) for one in _TASTED}
+    return Bite(tuple(bites), tastes, tuple(needs), _says(bites, tastes[SWEETNESS.name]))
 
 
 def _share(name: str, mass: Working, whole_g: float) -> Working:
@@ -103,7 +96,7 @@ def _weighted(name: str, bites: Sequence[BitePart]) -> Working | None:
         given=tuple(Given(one.name, one.share.value, "% of the bite") for one, _ in own),
         rule=f"share of the bite × {name.lower()} of the part, summed",
         arithmetic=f"({sum_}) / 100 = {figure_text(value)}",
-        source=MASS_BALANCE + ("; sweetness from memory" if name == SWEETNESS else ""),
+        source=MASS_BALANCE + ("; sweetness from memory" if name == SWEETNESS.name else ""),
         steps=tuple(working for _, working in own),
     )
 
@@ -127,5 +120,5 @@ def _says(bites: Sequence[BitePart], sweet: Working | None) -> str:
 
 
 def _sweet(one: BitePart) -> float:
-    working = one.tastes[SWEETNESS]
+    working = one.tastes[SWEETNESS.name]
     return working.value if working else 0.0

@@ -3,8 +3,7 @@
 from collections.abc import Iterator
 
 from fernbell.core.families.aside import Aside
-from fernbell.core.formulas import FIGURES, Lines, Step
-from fernbell.core.formulas.figures import HOLD_SOURCE, hold_parts
+from fernbell.core.formulas import FIGURES, HOLD_SOURCE, Lines, Step, hold_parts
 from fernbell.core.pantry import PALE
 from fernbell.core.working import Given, Working, figure_text
 

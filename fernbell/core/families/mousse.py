@@ -2,8 +2,7 @@
 
 from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
 from fernbell.core.families.making import BLOOM, BURNS, COOLING, EGG, chill, freeze, losses, step
-from fernbell.core.formulas import Step
-from fernbell.core.formulas.figures import HOLD_SOURCE
+from fernbell.core.formulas import HOLD_SOURCE, Step
 from fernbell.core.pantry import Role
 
 _BANDS = bands(0.1, "flows", 0.35, "spoons", 0.7, "slices", 1.35, "firm", 1.9, "rubber", 3)

@@ -8,7 +8,7 @@ from fernbell.core.families.dialing import turn, weighable
 from fernbell.core.families.family import Family, Job, Part
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
 from fernbell.core.families.warmth import firm_share, solid_share
-from fernbell.core.formulas import FIGURES, Book, Formula, Line, Lines, Step, compose
+from fernbell.core.formulas import FIGURES, Book, Formula, Line, Lines, Step, lines_of
 from fernbell.core.pantry import Ingredient
 
 USUAL_FINISHED_G = 500.0
@@ -77,7 +77,7 @@ def propose(
     pairs = tuple(zip(parts, taken, strict=True))
     formula = _starter(f"{family.name}, {job.name}", job, pairs, steps)
     book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
-    ready = Lines(book, formula, compose(book, ["draft"], altitude_m=altitude_m), altitude_m)
+    ready = lines_of(book, formula.key, altitude_m=altitude_m)
     set_ = turn(job.dial, ready, _place(job, wish, ready))
     there = replace(ready, formula=set_)
     factor = wish.finished_g / there.mix().finished_g

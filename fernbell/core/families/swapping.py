@@ -100,7 +100,7 @@ def swap(
         for line in formula.lines
     )
     straight = replace(formula, lines=exchanged)
-    after = Lines(book, straight, lines.made, lines.altitude_m)
+    after = replace(lines, book=book, formula=straight)
     if role_of(was) is Role.GELATIN and role_of(new) is Role.GUM:
         wanted: tuple[Figure, ...] = ()
         rebalanced = _other_set(after, was, new)

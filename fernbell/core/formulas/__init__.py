@@ -14,13 +14,21 @@ from fernbell.core.formulas.book import (
     refuse_circle,
 )
 from fernbell.core.formulas.bringing import GROUPS, Brings, brings, brought_by
-from fernbell.core.formulas.character import Character, characterize
+from fernbell.core.formulas.character import Character, characterize, gauges_of
 from fernbell.core.formulas.comparing import Comparison, GaugePair, LinePair, compare
 from fernbell.core.formulas.composition import Composition, compose, settled
-from fernbell.core.formulas.contents import content, contents
 from fernbell.core.formulas.cooking import Cooking, dissolved
 from fernbell.core.formulas.eggs import EggAccount, Leftover, egg_account, whole_factor
-from fernbell.core.formulas.figures import FIGURES, Figure, Lines, Mix, ratio
+from fernbell.core.formulas.figures import (
+    ACIDS,
+    FAT,
+    FIGURES,
+    HOLD_SOURCE,
+    SWEETNESS,
+    Figure,
+    hold_parts,
+    ratio,
+)
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
 from fernbell.core.formulas.kinds import FITS, usual_kind, usual_rule
@@ -28,6 +36,7 @@ from fernbell.core.formulas.labels import Declared
 from fernbell.core.formulas.looks import FORMULA_SHOWS, color_of, flavor_by
 from fernbell.core.formulas.mending import Mend
 from fernbell.core.formulas.method import Drawn, Step, Wait, WaitKind, as_drawn, wait_words
+from fernbell.core.formulas.mix import Lines, Mix, lines_of
 from fernbell.core.formulas.readings import (
     FormulaReading,
     building_order,
@@ -49,15 +58,18 @@ from fernbell.core.formulas.sheets import (
     sheet_working,
     sheets,
 )
-from fernbell.core.formulas.sweetness import sweetness
 from fernbell.core.formulas.windows import windows_of
 
 __all__ = [
+    "ACIDS",
+    "FAT",
     "FIGURES",
     "FITS",
     "FORMULA_SHOWS",
     "FORMULA_STEP_G",
     "GROUPS",
+    "HOLD_SOURCE",
+    "SWEETNESS",
     "USUAL_DENSITY",
     "USUAL_LOSSES",
     "USUAL_SIGNS",
@@ -105,8 +117,6 @@ __all__ = [
     "color_of",
     "compare",
     "compose",
-    "content",
-    "contents",
     "dissolved",
     "egg_account",
     "factor_to_mass",
@@ -114,8 +124,11 @@ __all__ = [
     "finished_share",
     "flavor_by",
     "fold",
+    "gauges_of",
+    "hold_parts",
     "lacks_air",
     "line_working",
+    "lines_of",
     "overrun_percent",
     "percent_workings",
     "ratio",
@@ -124,7 +137,6 @@ __all__ = [
     "settled",
     "sheet_working",
     "sheets",
-    "sweetness",
     "usual_kind",
     "usual_rule",
     "volume_working",

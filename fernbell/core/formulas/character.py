@@ -3,21 +3,17 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
-from fernbell.core.errors import CoreError
 from fernbell.core.formulas.book import Book
 from fernbell.core.formulas.bringing import Brings, brings
-from fernbell.core.formulas.composition import Composition, compose
-from fernbell.core.formulas.contents import contents
+from fernbell.core.formulas.composition import Composition
 from fernbell.core.formulas.eggs import EggAccount, egg_account
-from fernbell.core.formulas.figures import Figure, Lines, Mix
-from fernbell.core.formulas.gauge import Gauge, Section, Window
-from fernbell.core.formulas.judging import BAKED, Judged, judge_formula
-from fernbell.core.formulas.labels import Declared, costs, declared, energy
+from fernbell.core.formulas.figures import FIGURES, Figure
+from fernbell.core.formulas.gauge import Gauge, Window
+from fernbell.core.formulas.judging import Judged, judge_formula
+from fernbell.core.formulas.labels import Declared, declared
 from fernbell.core.formulas.method import Step
+from fernbell.core.formulas.mix import Lines, lines_of
 from fernbell.core.formulas.readings import FormulaReading, read_formulas
-from fernbell.core.formulas.setting import setting
-from fernbell.core.formulas.sweetness import sweetness
-from fernbell.core.formulas.waters import waters
 from fernbell.core.formulas.windows import windows_of
 
 
@@ -36,6 +32,32 @@ class Character:
     brings: tuple[Brings, ...]
     eggs: EggAccount | None
     lines: Lines
+
+
+def gauges_of(
+    lines: Lines, kind: str, windows: Mapping[str, Window], figures: tuple[Figure, ...] = ()
+) -> tuple[Gauge, ...]:
+    """Every reading of a formula, each in its window.
+
+    Args:
+        lines: the formula [Lines].
+        kind: its kind, such as 'mousse' [text].
+        windows: by code of the reading [Window].
+        figures: what is read whatever it is, such as the dial of its job, shape (m,) [Figure].
+    Returns:
+        readings; none of what weighs nothing [Gauge].
+    Source:
+        see each working.
+    """
+    mix = lines.as_is
+    if not mix.own.mass_g > 0:
+        return ()
+    shown = [one for one in FIGURES.values() if one.shown is not None and one.shown(mix, kind)]
+    shown += [one for one in figures if one not in shown]
+    return tuple(
+        replace(one.gauge(mix), window=windows[one.code]) if one.code in windows else one.gauge(mix)
+        for one in shown
+    )
 
 
 def characterize(
@@ -69,64 +91,19 @@ def characterize(
         see each working.
     """
     readings = read_formulas(book, [key])
-    made = compose(book, [key], altitude_m=altitude_m)
-    own, lines = made[key], Lines(book, book.formula(key), made, altitude_m)
-    gauges: tuple[Gauge, ...] = ()
-    if own.mass_g > 0:
-        mix = Mix(lines, tuple(one.mass_g for one in lines.formula.lines), own)
-        cost = costs(book, readings, currency)[key]
-        gauges = _gauges(own, kind, mix.coating_g, cost, altitude_m)
-        gauges += _more(mix, figures, gauges)
-        gauges = _windowed(gauges, windows_of(kind) if windows is None else windows)
-    judged = judge_formula(
-        book, book.formula(key), kind, gauges, made, steps, altitude_m=altitude_m
-    )
-    formula = readings[key].formula
+    lines = lines_of(book, key, altitude_m=altitude_m, currency=currency)
+    gauges = gauges_of(lines, kind, windows_of(kind) if windows is None else windows, figures)
     return Character(
         readings[key],
-        own,
+        lines.as_is.own,
         gauges,
-        judged,
+        judge_formula(lines, kind, gauges, steps),
         declared(book, tuple(readings)),
-        tuple(brings(book, line, made) for line in formula.lines),
+        tuple(brings(book, line, lines.made) for line in lines.formula.lines),
         egg_account(
             (book.ingredient(line.ingredient), line.mass_g)
-            for line in formula.lines
+            for line in lines.formula.lines
             if line.ingredient
         ),
         lines,
-    )
-
-
-def _gauges(
-    own: Composition, kind: str, coating_g: float, cost: Gauge, altitude_m: float
-) -> tuple[Gauge, ...]:
-    return (
-        *contents(own),
-        sweetness(own),
-        *setting(own, coating_g),
-        *waters(own, altitude_m, boiled=kind not in BAKED),
-        energy(own),
-        cost,
-    )
-
-
-def _more(mix: Mix, figures: tuple[Figure, ...], there: tuple[Gauge, ...]) -> tuple[Gauge, ...]:
-    """Readings of figures that are not there yet."""
-    codes = {one.code for one in there}
-    return tuple(_gauge(mix, one) for one in figures if one.code not in codes)
-
-
-def _gauge(mix: Mix, figure: Figure) -> Gauge:
-    named = (figure.code, figure.name, Section.DOES)
-    try:
-        working = figure.working(mix)
-    except CoreError as error:
-        return Gauge(*named, None, figure.source, refusal=str(error))
-    return Gauge(*named, working, figure.source)
-
-
-def _windowed(gauges: tuple[Gauge, ...], windows: Mapping[str, Window]) -> tuple[Gauge, ...]:
-    return tuple(
-        replace(one, window=windows[one.code]) if one.code in windows else one for one in gauges
     )

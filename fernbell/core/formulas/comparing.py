@@ -3,9 +3,9 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from fernbell.core.formulas.book import Book, Formula
 from fernbell.core.formulas.character import Character
 from fernbell.core.formulas.gauge import Gauge, Verdict
+from fernbell.core.formulas.mix import Lines
 from fernbell.core.working import Working
 
 
@@ -37,22 +37,20 @@ class Comparison:
     gauges: tuple[GaugePair, ...]
 
 
-def compare(
-    before: tuple[Book, Formula, Character], after: tuple[Book, Formula, Character]
-) -> Comparison:
+def compare(before: Character, after: Character) -> Comparison:
     """Set two states of a formula side by side.
 
     Lines belong together by what they weigh, the first with the first.
 
     Args:
-        before: the earlier state, with the book it is read in [Book, Formula, Character].
-        after: the later state [Book, Formula, Character].
+        before: the earlier state [Character].
+        after: the later state [Character].
     Returns:
         pairs; readings that neither has are left out [g, unit of the reading].
     Source:
         definition.
     """
-    old, new = _lines(before[0], before[1]), _lines(after[0], after[1])
+    old, new = _lines(before.lines), _lines(after.lines)
     keys = tuple(dict.fromkeys((*new, *old)))
     lines = tuple(
         LinePair(
@@ -62,16 +60,16 @@ def compare(
         )
         for key in keys
     )
-    return Comparison(lines, _gauges(before[2].gauges, after[2].gauges))
+    return Comparison(lines, _gauges(before.gauges, after.gauges))
 
 
-def _lines(book: Book, formula: Formula) -> Mapping[str, tuple[str, float]]:
+def _lines(own: Lines) -> Mapping[str, tuple[str, float]]:
     """Name and grams of each line, by what it weighs and how often that came before."""
     named: dict[str, tuple[str, float]] = {}
-    for line in formula.lines:
+    for line in own.formula.lines:
         of = line.ingredient or line.formula or ""
         count = sum(key.startswith(f"{of} ") for key in named)
-        named[f"{of} {count}"] = (book.line_name(line), line.mass_g)
+        named[f"{of} {count}"] = (own.book.line_name(line), line.mass_g)
     return named
 
 

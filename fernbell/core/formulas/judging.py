@@ -1,15 +1,17 @@
 """What there is to say about a formula: readings outside their windows, each with its remedy."""
 
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import Book, Formula
-from fernbell.core.formulas.composition import Composition, gather
+from fernbell.core.formulas.composition import Composition
 from fernbell.core.formulas.gauge import Gauge, Verdict
+from fernbell.core.formulas.kinds import BAKED
 from fernbell.core.formulas.mending import Mend, mends
 from fernbell.core.formulas.method import Step
+from fernbell.core.formulas.mix import Lines
 from fernbell.core.pantry import ChocolateKind
 from fernbell.core.working import COMMON_PRACTICE, figure_text
 
@@ -22,7 +24,6 @@ _FSIS = (
     "USDA FSIS: egg dishes to 71 °C; 9 CFR 590.570 for pasteurized egg; both from memory. Local "
     "codes and the kitchen's own food-safety plan go first"
 )
-BAKED = ("sponge", "paste", "crumble", "crisp", "meringue", "chocolate")
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,54 +36,38 @@ class Judged:
 
 
 def judge_formula(
-    book: Book,
-    formula: Formula,
-    kind: str,
-    gauges: Iterable[Gauge],
-    made: Mapping[str, Composition],
-    steps: Iterable[Step] = (),
-    *,
-    altitude_m: float = 0.0,
+    lines: Lines, kind: str, gauges: Iterable[Gauge], steps: Iterable[Step] = ()
 ) -> tuple[Judged, ...]:
     """Everything there is to say about a formula.
 
     Args:
-        book: where lines are looked up [Book].
-        formula: the formula [Formula].
+        lines: the formula [Lines].
         kind: its kind, such as 'mousse' [text].
         gauges: its readings with their windows, shape (n,) [Gauge].
-        made: its composition and those of what is nested in it [g].
         steps: its method, shape (n,) [Step].
-        altitude_m: height of the kitchen above the sea [m].
     Returns:
         findings with their remedies [Judged].
     Source:
         common practice; each finding names its own.
     """
+    book, formula = lines.book, lines.formula
     return (
-        *_windows(book, formula, gauges, made, altitude_m),
+        *_windows(lines, gauges),
         *_air(book, formula),
-        *_cooking(formula, made[formula.key]),
+        *_cooking(formula, lines.as_is.own),
         *_chocolates(book, formula, kind),
         *_raw_egg(book, formula, kind, tuple(steps)),
     )
 
 
-def _windows(
-    book: Book,
-    formula: Formula,
-    gauges: Iterable[Gauge],
-    made: Mapping[str, Composition],
-    altitude_m: float,
-) -> Iterable[Judged]:
-    outside = [one for one in gauges if one.verdict not in (None, Verdict.WITHIN)]
-    raw = gather(book, formula, made) if outside else None
+def _windows(lines: Lines, gauges: Iterable[Gauge]) -> Iterable[Judged]:
     faults: dict[object, list[_Fault]] = {}
-    for gauge in outside:
-        assert raw
-        ways = mends(book, formula, raw, gauge, made, altitude_m)
-        faults.setdefault(_moved(formula, gauge, ways), []).append(_Fault(gauge, ways))
-    return (_judged(formula, several) for several in faults.values())
+    for gauge in gauges:
+        if gauge.verdict not in (None, Verdict.WITHIN):
+            ways = mends(lines, gauge)
+            moved = _moved(lines.formula, gauge, ways)
+            faults.setdefault(moved, []).append(_Fault(gauge, ways))
+    return (_judged(lines.formula, several) for several in faults.values())
 
 
 @dataclass(frozen=True, slots=True)

@@ -38,6 +38,10 @@ FITS: Mapping[str, tuple[str, ...]] = {
 """What each kind can do in a dessert at all; common practice. Other kinds do anything."""
 
 
+BAKED = ("sponge", "paste", "crumble", "crisp", "meringue", "chocolate")
+"""Kinds that do not stand in a pot, and that need no heating for their eggs; common practice."""
+
+
 def usual_rule(kind: str) -> str:
     """What a formula of a kind usually does in a dessert.
 

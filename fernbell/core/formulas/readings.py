@@ -161,7 +161,7 @@ def _read(
         body=_as_measured(body, density),
         density_g_ml=density,
         without_density=() if density else missing,
-        finished_working=_finished_working(formula, batch, strained, finished),
+        finished_working=finished_working(formula),
         density_working=_density_working(formula, body, density),
     )
 
@@ -211,8 +211,20 @@ def _percents(formula: Formula, batch_g: float) -> tuple[float | None, ...]:
     return tuple(100 * line.mass_g / base if base else None for line in formula.lines)
 
 
-def _finished_working(formula: Formula, batch: float, strained: float, finished: float) -> Working:
+def finished_working(formula: Formula) -> Working:
+    """What arrives of a formula at its own size.
+
+    Args:
+        formula: the formula [Formula].
+    Returns:
+        the working [g].
+    Source:
+        mass balance; the losses are set on the formula.
+    """
     losses = formula.losses
+    batch = sum(line.mass_g for line in formula.lines)
+    strained = sum(line.mass_g for line in formula.lines if line.strained)
+    finished = (batch - strained) * finished_share(losses)
     pan, tasting = losses.pan_percent, losses.tasting_percent
     cooked = 1 - losses.cooking_percent / 100
     kept = "(weighed − strained out)" if strained else "weighed"

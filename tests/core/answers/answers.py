@@ -227,7 +227,8 @@ def _set(dial: Dial, lines: Lines) -> dict[str, Any]:
         fitted[band.name] = _tried(partial(_fitted, lines, asked))
     others = other_chocolates(dial, lines, SHELF)
     return {
-        "dial": digest([worked(landing.working), landing.band and landing.band.name]),
+        "stands": [landing.working and landing.working.value, landing.band and landing.band.name],
+        "dial": digest(worked(landing.working)),
         "turned": turned,
         "fitted": fitted,
         "others": digest([plain(one) for one in others]),

@@ -1,11 +1,10 @@
 """What a formula's water does: how active it is, where it boils and freezes, how much is ice."""
 
-from collections.abc import Callable
-
 from fernbell.core.errors import CoreError
-from fernbell.core.formulas.composition import Composition
-from fernbell.core.formulas.cooking import SOLUBLE, SOLUBLE_KINDS, dissolved
-from fernbell.core.formulas.gauge import Gauge, Section
+from fernbell.core.formulas.cooking import SOLUBLE, SOLUBLE_KINDS
+from fernbell.core.formulas.figures.figure import Figure, always, one
+from fernbell.core.formulas.kinds import BAKED
+from fernbell.core.formulas.mix import Mix
 from fernbell.core.heat import (
     FREEZING_SOURCE,
     SYRUP_SOURCE,
@@ -28,59 +27,14 @@ _NORRISH = (
     "Norrish 1966 for several solutes, constants of Chirife et al. 1980, from memory; acids as "
     "citric, salt as two ions, alcohol ideal; fat, starch, protein and cocoa count as inert"
 )
-
-
-def waters(made: Composition, altitude_m: float, *, boiled: bool = True) -> tuple[Gauge, ...]:
-    """The readings of a formula's water.
-
-    Args:
-        made: grams of each component [g].
-        altitude_m: height of the kitchen above the sea [m].
-        boiled: whether it may stand in a pot at all, unlike a sponge [bool].
-    Returns:
-        activity, boiling point, initial freezing point, ice at -18 °C [1, °C, °C, %].
-    Source:
-        see each working.
-    """
-    active = _gauge(made, "water-activity", "Water activity", _ACTIVE, activity)
-    cold = (
-        _gauge(made, "freezes", "Begins to freeze", _FREEZES, _freezes),
-        _gauge(made, "ice", "Ice at −18 °C", _FREEZES, _ice),
-    )
-    if not boiled:
-        return (active, *cold)
-    return (
-        active,
-        _gauge(
-            made, "boils", "Boils at, here", _BOILS, lambda one, own: boiling(one, own, altitude_m)
-        ),
-        *cold,
-    )
-
-
 _ACTIVE = "up to 80 % dissolved; within 0.01 at 0.90 and 0.03 at 0.80; no promise of shelf life"
 _BOILS = "0 to 98 % sugar; mixed sugars and alcohol by approximation"
 _FREEZES = "up to 80 % dissolved"
-
-Read = Callable[[Composition, Solution], Working]
-
-
-def _gauge(made: Composition, code: str, name: str, valid: str, read: Read) -> Gauge:
-    parts = ("water", *SOLUBLE, *SOLUBLE_KINDS)
-    if not made.known(*parts):
-        needs = made.needs(*parts)
-        return Gauge(code, name, Section.DOES, None, valid, needs, made.overcooked)
-    own = Solution(made.grams["water"], dissolved(made.grams, made.kinds))
-    try:
-        if code != "boils":
-            _refuse_dry(own)
-        working = read(made, own)
-    except CoreError as error:
-        return Gauge(code, name, Section.DOES, None, valid, refusal=str(error))
-    return Gauge(code, name, Section.DOES, working, valid, caveat=_caveat(own))
+_PARTS = ("water", *SOLUBLE, *SOLUBLE_KINDS)
 
 
-def _refuse_dry(own: Solution) -> None:
+def _not_too_dry(mix: Mix) -> None:
+    own = mix.solution
     solids = own.solids_g
     percent = 100 * solids / (solids + own.water_g) if solids + own.water_g else 100.0
     if percent > STRONGEST_PERCENT:
@@ -88,8 +42,8 @@ def _refuse_dry(own: Solution) -> None:
         raise CoreError("dissolved", f"{percent:.3g} %", allowed)
 
 
-def _caveat(own: Solution) -> str:
-    names = crystallizing(own)
+def _caveat(mix: Mix) -> str:
+    names = crystallizing(mix.solution)
     if not names:
         return ""
     return f"More {' and '.join(names)} than its water dissolves at 20 °C: part may crystallize."
@@ -102,30 +56,13 @@ def _given(own: Solution) -> tuple[Given, ...]:
     )
 
 
-def without_alcohol(own: Solution) -> Solution:
-    """A solution as it boils: alcohol leaves before a syrup is at its boiling point.
-
-    Args:
-        own: the solution [Solution].
-    Returns:
-        the same without its alcohol [Solution].
-    Source:
-        common practice.
-    """
+def _without_alcohol(own: Solution) -> Solution:
+    """A solution as it boils: alcohol leaves first; common practice."""
     return Solution(own.water_g, tuple(one for one in own.dissolved if one[0].name != "alcohol"))
 
 
-def activity(made: Composition, own: Solution) -> Working:
-    """The working of a water activity.
-
-    Args:
-        made: whose water it is [Composition].
-        own: its water and what is dissolved [Solution].
-    Returns:
-        water activity [1].
-    Source:
-        Norrish 1966, constants of Chirife et al. 1980, from memory.
-    """
+def _activity(mix: Mix) -> Working:
+    made, own = mix.own, mix.solution
     value = water_activity(own)
     water, moles = own.water_g / WATER_G_MOL, own.moles
     total = water + moles
@@ -142,19 +79,9 @@ def activity(made: Composition, own: Solution) -> Working:
     )
 
 
-def boiling(made: Composition, own: Solution, altitude_m: float) -> Working:
-    """The working of a boiling point.
-
-    Args:
-        made: what boils [Composition].
-        own: its water and what is dissolved [Solution].
-        altitude_m: height of the kitchen above the sea [m].
-    Returns:
-        boiling point [°C].
-    Source:
-        boiling curve of syrups; mixed sugars as sucrose of the same water activity.
-    """
-    sugars = without_alcohol(own)
+def _boiling(mix: Mix) -> Working:
+    made, own, altitude_m = mix.own, mix.solution, mix.lines.altitude_m
+    sugars = _without_alcohol(own)
     value, equivalent = boils_at(sugars, altitude_m), sucrose_equivalent(sugars)
     percent = 100 * equivalent / (equivalent + own.water_g)
     return Working(
@@ -173,7 +100,8 @@ def boiling(made: Composition, own: Solution, altitude_m: float) -> Working:
     )
 
 
-def _freezes(made: Composition, own: Solution) -> Working:
+def _freezing(mix: Mix) -> Working:
+    made, own = mix.own, mix.solution
     value, active = freezing_point(own), water_activity(own)
     return Working(
         figure=f"Initial freezing point of {made.name}",
@@ -186,7 +114,8 @@ def _freezes(made: Composition, own: Solution) -> Working:
     )
 
 
-def _ice(made: Composition, own: Solution) -> Working:
+def _frozen(mix: Mix) -> Working:
+    made, own = mix.own, mix.solution
     share = ice_share(own, FREEZER_C)
     ice = share * own.water_g
     value = 100 * ice / made.mass_g
@@ -200,3 +129,83 @@ def _ice(made: Composition, own: Solution) -> Working:
         f"{figure_text(made.mass_g)} = {figure_text(value)} % of its weight",
         source=FREEZING_SOURCE,
     )
+
+
+ACTIVITY = Figure(
+    "water-activity",
+    "Water activity",
+    "",
+    lambda mix: water_activity(mix.solution),
+    one,
+    "water activity by Norrish",
+    "",
+    source=_NORRISH,
+    parts=_PARTS,
+    valid=_ACTIVE,
+    shown=always,
+    asked=True,
+    explain=_activity,
+    holds=_not_too_dry,
+    caveat=_caveat,
+)
+BOILS = Figure(
+    "boils",
+    "Boils at, here",
+    "°C",
+    lambda mix: boils_at(_without_alcohol(mix.solution), mix.lines.altitude_m),
+    one,
+    "boiling point of a sucrose syrup of the same strength",
+    "",
+    source=SYRUP_SOURCE,
+    parts=_PARTS,
+    valid=_BOILS,
+    shown=lambda mix, kind: kind not in BAKED,
+    asked=True,
+    explain=_boiling,
+    caveat=_caveat,
+)
+FREEZES = Figure(
+    "freezes",
+    "Begins to freeze",
+    "°C",
+    lambda mix: freezing_point(mix.solution),
+    one,
+    "initial freezing point",
+    "",
+    source=FREEZING_SOURCE,
+    parts=_PARTS,
+    valid=_FREEZES,
+    shown=always,
+    explain=_freezing,
+    holds=_not_too_dry,
+    caveat=_caveat,
+)
+ICE = Figure(
+    "ice",
+    "Ice at −18 °C",
+    "%",
+    lambda mix: ice_share(mix.solution, FREEZER_C) * mix.solution.water_g,
+    lambda mix: mix.own.mass_g,
+    "ice",
+    "the whole",
+    100,
+    FREEZING_SOURCE,
+    parts=_PARTS,
+    valid=_FREEZES,
+    shown=always,
+    explain=_frozen,
+    holds=_not_too_dry,
+    caveat=_caveat,
+)
+BRIX = Figure(
+    "brix",
+    "Brix",
+    "°Bx",
+    lambda mix: mix.solution.solids_g,
+    lambda mix: mix.solution.solids_g + mix.grams("water"),
+    "what is dissolved",
+    "it and the water",
+    100,
+    parts=_PARTS,
+    asked=True,
+)

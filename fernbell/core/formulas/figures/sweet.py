@@ -1,21 +1,19 @@
 """How sweet: each sugar by its sweetness beside sucrose."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
 from itertools import pairwise
 
 from fernbell.core.formulas.composition import Composition
-from fernbell.core.formulas.gauge import Gauge, Section
+from fernbell.core.formulas.cooking import SOLUBLE_KINDS
+from fernbell.core.formulas.figures.contents import SWEETENS
+from fernbell.core.formulas.figures.figure import Figure, always, whole
+from fernbell.core.formulas.gauge import Verdict
+from fernbell.core.formulas.mix import Mix
 from fernbell.core.pantry import COMPONENTS
 from fernbell.core.working import Given, Working, figure_text
 
-SWEETNESS: Mapping[str, float] = {
-    "sucrose": 1.0,
-    "glucose": 0.7,
-    "fructose": 1.2,
-    "lactose": 0.2,
-    "maltose": 0.4,
-}
-POLYOL_SWEETNESS: Mapping[str, float] = {
+SWEET_OF = {"sucrose": 1.0, "glucose": 0.7, "fructose": 1.2, "lactose": 0.2, "maltose": 0.4}
+POLYOL_SWEETNESS = {
     "sorbitol": 0.6,
     "mannitol": 0.5,
     "erythritol": 0.65,
@@ -31,7 +29,7 @@ SWEET_SOURCE = (
     "sweetness beside sucrose, middles of published ranges, from memory; acid, salt, cold and "
     "bitterness are not counted"
 )
-SWEET_PARTS = (*SWEETNESS, "polyols", "polyol", "glucose_syrup_solids", "dextrose_equivalent")
+SWEET_PARTS = (*SWEET_OF, "polyols", "polyol", "glucose_syrup_solids", "dextrose_equivalent")
 
 
 def syrup_sweetness(dextrose_equivalent: float) -> float:
@@ -51,17 +49,9 @@ def syrup_sweetness(dextrose_equivalent: float) -> float:
     return _SYRUP[-1][1]
 
 
-def sweet_terms(made: Composition) -> Iterator[tuple[str, float, float]]:
-    """What is sweet in a composition.
-
-    Args:
-        made: grams of each component [g].
-    Returns:
-        name, grams and sweetness beside sucrose, one a sugar, shape (n,) [g, 1].
-    Source:
-        sweetness from memory, see SWEETNESS.
-    """
-    for part, sweet in SWEETNESS.items():
+def _terms(made: Composition) -> Iterator[tuple[str, float, float]]:
+    """Name, grams and sweetness beside sucrose of each sugar."""
+    for part, sweet in SWEET_OF.items():
         if made.grams.get(part):
             yield COMPONENTS[part], made.grams[part], sweet
     for (component, kind), grams in made.kinds.items():
@@ -71,24 +61,19 @@ def sweet_terms(made: Composition) -> Iterator[tuple[str, float, float]]:
             yield f"syrup solids DE {kind:g}", grams, syrup_sweetness(float(kind))
 
 
-def sweetness(made: Composition) -> Gauge:
-    """The reading of sweetness.
+def _sweet(mix: Mix) -> float:
+    mix.grams(*(part for part in SWEET_PARTS if part not in SOLUBLE_KINDS))
+    if not mix.own.known(*SWEET_PARTS):
+        mix.grams(*SWEET_PARTS)
+    return sum(g * sweet for _, g, sweet in _terms(mix.own))
 
-    Args:
-        made: grams of each component [g].
-    Returns:
-        the reading [sugar = 100].
-    Source:
-        relative sweetness from memory.
-    """
-    valid = "up to about 60 % sugars; beyond that the tongue tells no difference"
-    if not made.known(*SWEET_PARTS):
-        needs = made.needs(*SWEET_PARTS)
-        return Gauge("sweetness", "Sweetness", Section.DOES, None, valid, needs)
-    terms = tuple(sweet_terms(made))
+
+def _worked(mix: Mix) -> Working:
+    _sweet(mix)
+    made, terms = mix.own, tuple(_terms(mix.own))
     value = 100 * sum(grams * sweet for _, grams, sweet in terms) / made.mass_g
     sum_ = " + ".join(f"{figure_text(grams)} × {sweet:g}" for _, grams, sweet in terms) or "0"
-    working = Working(
+    return Working(
         figure=f"Sweetness of {made.name}",
         value=value,
         unit="sugar = 100",
@@ -100,4 +85,22 @@ def sweetness(made: Composition) -> Gauge:
         arithmetic=f"100 × ({sum_}) / {figure_text(made.mass_g)} = {figure_text(value)}",
         source=SWEET_SOURCE,
     )
-    return Gauge("sweetness", "Sweetness", Section.DOES, working, valid)
+
+
+SWEETNESS = Figure(
+    "sweetness",
+    "Sweetness",
+    "sugar = 100",
+    _sweet,
+    whole,
+    "sugars, each by its sweetness",
+    "the whole",
+    100,
+    SWEET_SOURCE,
+    parts=SWEET_PARTS,
+    valid="up to about 60 % sugars; beyond that the tongue tells no difference",
+    shown=always,
+    asked=True,
+    explain=_worked,
+    moves={Verdict.BELOW: (SWEETENS,), Verdict.ABOVE: (SWEETENS,)},
+)

@@ -1,0 +1,104 @@
+"""What chocolate does to its water: the set number of a ganache, and its fat on the water."""
+
+from fernbell.core.formulas.figures.figure import Figure
+from fernbell.core.formulas.gauge import Verdict
+from fernbell.core.formulas.mix import Mix
+from fernbell.core.pantry import COMPONENTS, FATS
+from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
+
+LEAST_COCOA, LEAST_WATER = 0.08, 0.05
+"""Below this share of cocoa butter and dry cocoa something else sets it; below this share of
+water there is nothing to set."""
+
+SET_SOURCE = "set number, an index of this project: what firms / what softens; not published"
+COCOA = ("cocoa_butter", "cocoa_solids")
+
+
+def cocoa_g(mix: Mix) -> float:
+    """Cocoa butter and dry cocoa, compound by what cream it takes.
+
+    Args:
+        mix: the formula [Mix].
+    Returns:
+        what firms [g].
+    Raises:
+        Lacking: a make-up is unknown.
+    Source:
+        an index of this project.
+    """
+    return mix.grams(*COCOA) + mix.coating_g
+
+
+def _explain_set(mix: Mix) -> Working:
+    mix.grams(*COCOA, "water")
+    grams = {COMPONENTS[part]: mix.own.grams[part] for part in COCOA}
+    if mix.coating_g:
+        grams["more by compound, as its cream in practice"] = mix.coating_g
+    value = SET_NUMBER.value(mix)
+    water, terms = mix.own.grams["water"], " + ".join(figure_text(own) for own in grams.values())
+    return Working(
+        figure=f"Set number of {mix.own.name}",
+        value=value,
+        unit="",
+        given=(*(Given(word, own, "g") for word, own in grams.items()), Given("water", water, "g")),
+        rule="(cocoa butter + dry cocoa) / water: what firms for each part of what softens",
+        arithmetic=f"({terms}) / {figure_text(water)} = {figure_text(value)}",
+        source=SET_SOURCE,
+    )
+
+
+def _explain_fat(mix: Mix) -> Working:
+    fat, water, value = mix.grams(*FATS), mix.grams("water"), FAT_ON_WATER.value(mix)
+    return Working(
+        figure=f"Fat to water in {mix.own.name}",
+        value=value,
+        unit="",
+        given=(Given("fat", fat, "g"), Given("water", water, "g")),
+        rule="fat / water; the more fat, the easier it splits",
+        arithmetic=f"{figure_text(fat)} / {figure_text(water)} = {figure_text(value)}",
+        source=MASS_BALANCE,
+    )
+
+
+def _sets(mix: Mix, kind: str) -> bool:
+    """Where there is cocoa enough to set it, and water to be set."""
+    del kind
+    made = mix.own
+    cocoa = sum(made.grams.get(part, 0.0) for part in COCOA) + mix.coating_g
+    wet = made.grams.get("water", made.mass_g)
+    return cocoa > LEAST_COCOA * made.mass_g and wet > LEAST_WATER * made.mass_g
+
+
+SET_NUMBER = Figure(
+    "set-number",
+    "Set number",
+    "",
+    cocoa_g,
+    lambda mix: mix.grams("water"),
+    "cocoa butter and dry cocoa",
+    "water",
+    source=SET_SOURCE,
+    parts=(*COCOA, "water"),
+    on="water",
+    valid="chocolate with cream, milk, purée; compound counts as its cream in practice",
+    shown=_sets,
+    asked=True,
+    explain=_explain_set,
+    moves={Verdict.BELOW: (COCOA, ("water",)), Verdict.ABOVE: (("water",), COCOA)},
+)
+FAT_ON_WATER = Figure(
+    "fat-water",
+    "Fat for each part of water",
+    "",
+    lambda mix: mix.grams(*FATS),
+    lambda mix: mix.grams("water"),
+    "fat",
+    "water",
+    parts=(*FATS, "water"),
+    on="water",
+    valid="emulsions of chocolate; common practice",
+    shown=_sets,
+    asked=True,
+    explain=_explain_fat,
+    moves={Verdict.BELOW: (FATS, ("water",)), Verdict.ABOVE: (("water",), FATS)},
+)

@@ -1,0 +1,106 @@
+"""Gelatin as of 200 bloom, on the water and on the whole, by two schools."""
+
+from functools import partial
+from typing import Literal
+
+from fernbell.core.formulas.composition import Composition
+from fernbell.core.formulas.figures.figure import Figure, whole
+from fernbell.core.formulas.gauge import Verdict
+from fernbell.core.formulas.mix import Mix
+from fernbell.core.pantry import (
+    AS_SOLD_DRY,
+    REFERENCE_BLOOM,
+    SCHOOL_SOURCE,
+    WHY_TWO,
+    School,
+    gelatin_as,
+)
+from fernbell.core.working import Given, Working, figure_text
+
+_STRENGTH = "0.3 to 8 %; acid, sugar, boiling and raw pineapple or kiwi weaken it"
+
+Base = Literal["water", "whole"]
+
+
+def gelatin_g(mix: Mix) -> float:
+    """Gelatin as if all of it were of 200 bloom, by the square root.
+
+    Args:
+        mix: the formula [Mix].
+    Returns:
+        gelatin as sold [g].
+    Raises:
+        Lacking: its grams or its bloom are unknown.
+    Source:
+        see the schools.
+    """
+    if not mix.own.known("gelatin", "bloom"):
+        mix.grams("bloom")
+    return sum(_as_reference(mix.own, School.SQUARE_ROOT))
+
+
+def _as_reference(made: Composition, school: School) -> list[float]:
+    return [gelatin_as(own, bloom, REFERENCE_BLOOM, school) for bloom, own in _sold(made)]
+
+
+def _sold(made: Composition) -> list[tuple[float, float]]:
+    """Bloom and grams as sold of each gelatin."""
+    return [
+        (float(bloom), grams / AS_SOLD_DRY)
+        for (component, bloom), grams in made.kinds.items()
+        if component == "gelatin"
+    ]
+
+
+def _worked(on: Base, school: School, mix: Mix) -> Working:
+    gelatin_g(mix)
+    made = mix.own
+    base = mix.grams("water") if on == "water" else made.mass_g
+    sold, terms = _sold(made), _as_reference(made, school)
+    value = 100 * sum(terms) / base
+    share = "bloom / 200" if school is School.LINEAR else "√(bloom / 200)"
+    return Working(
+        figure=f"Gelatin of 200 bloom on the {on} of {made.name}, {school}",
+        value=value,
+        unit="%",
+        given=(
+            *(Given(f"gelatin, {bloom:g} bloom", grams, "g") for bloom, grams in sold),
+            Given("water" if on == "water" else "left after cooking", base, "g"),
+        ),
+        rule=f"gelatin as sold × {share}, on the {on}",
+        arithmetic=f"100 × ({' + '.join(figure_text(one) for one in terms)}) / "
+        f"{figure_text(base)} = {figure_text(value)} %",
+        source=f"{SCHOOL_SOURCE[school]}. {WHY_TWO}",
+    )
+
+
+def _there(mix: Mix, kind: str) -> bool:
+    """Where there is gelatin, or nobody knows."""
+    del kind
+    return bool(mix.own.grams.get("gelatin")) or "gelatin" in mix.own.unknown
+
+
+def _gelatin_on(base: Base) -> Figure:
+    water = base == "water"
+    mended = ("gelatin",)
+    return Figure(
+        f"gelatin-{base}",
+        f"Gelatin on the {base}",
+        "%",
+        gelatin_g,
+        (lambda mix: mix.grams("water")) if water else whole,
+        "gelatin as of 200 bloom",
+        "water" if water else "the whole",
+        100,
+        parts=("gelatin", "bloom", "water") if water else ("gelatin", "bloom"),
+        on="water" if water else "",
+        valid=_STRENGTH,
+        shown=_there,
+        asked=water,
+        explain=partial(_worked, base, School.SQUARE_ROOT),
+        other=partial(_worked, base, School.LINEAR),
+        moves={Verdict.BELOW: (mended,), Verdict.ABOVE: (mended,)} if water else {},
+    )
+
+
+GELATIN_ON_WATER, GELATIN_ON_WHOLE = _gelatin_on("water"), _gelatin_on("whole")
