@@ -10,7 +10,8 @@ from fernbell.core.errors import check_range, unit_of
 class Field:
     """A number of an entry; its unit is what its name ends in.
 
-    `step` is what an arrow key adds; an `empty` one may be left out and then means what is said.
+    `step` is what an arrow key adds; an `empty` one may be left out and then means what is said;
+    `first` is what it is until somebody says otherwise.
     """
 
     name: str
@@ -20,6 +21,7 @@ class Field:
     open_least: bool = False
     step: float = 1.0
     empty: str = ""
+    first: float | None = None
 
     @property
     def unit(self) -> str:

@@ -12,7 +12,7 @@ from fernbell.core.formulas import read_formulas
 from fernbell.core.pantry import Ingredient
 from fernbell.core.pantry.naming import Choice, Named, Names, Understood, called
 from fernbell.server.desserts.models import Dessert, Stack
-from fernbell.server.formulas.assemble import book_for
+from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.models import Formula
 from fernbell.server.kitchens.models import Member, Row
 from fernbell.server.kitchens.policy import rows

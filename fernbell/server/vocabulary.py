@@ -6,6 +6,10 @@ from django.http import HttpRequest
 from ninja import Router, Schema
 
 from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, Drawn, Handle, Switch
+from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
+from fernbell.core.fitting import DEMANDS, DemandWords
+from fernbell.core.formulas import FIRST_WAIT, GAS_KEPT_IN_FOLDING, TEXTURES, Wait, WaitKind
+from fernbell.core.measures import SCALES
 from fernbell.core.molds import FORMS, Alternatives
 from fernbell.server.molds.schemas import Shape
 
@@ -20,6 +24,7 @@ class FieldOut(Schema):
     most: float
     step: float
     empty: str
+    first: float | None
 
 
 class TableOut(Schema):
@@ -69,9 +74,53 @@ class WayOut(Schema):
     fields: list[FieldOut]
 
 
-class HouseOut(Schema):
-    """Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds."""
+class KindOut(Schema):
+    """A kind of formula, and how it is drawn in a cut."""
 
+    kind: str
+    texture: str
+
+
+class WaitsOut(Schema):
+    """Kinds of wait, and what one is until somebody says which."""
+
+    kinds: list[str]
+    first: Wait
+
+
+class FormulasOut(Schema):
+    """What a screen has to know of formulas.
+
+    `slots` are the words of a job's sentence, `demands` what can be asked of a fit; `wish` and
+    `drips` what is entered beside a job.
+    """
+
+    kinds: list[KindOut]
+    gas_kept: float
+    waits: WaitsOut
+    slots: dict[str, str]
+    demands: list[DemandWords]
+    wish: list[FieldOut]
+    drips: list[FieldOut]
+
+
+class ScaleOut(Schema):
+    """A unit some read otherwise: shown = kept x times + plus."""
+
+    kept: str
+    shown: str
+    times: float
+    plus: float
+
+
+class HouseOut(Schema):
+    """Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
+
+    `scales` are the units a person may read otherwise than they are kept.
+    """
+
+    formulas: FormulasOut
+    scales: list[ScaleOut]
     rules: list[RuleOut]
     ways: list[WayOut]
     drawn: list[Drawn]
@@ -80,6 +129,16 @@ class HouseOut(Schema):
 
 HOUSE = HouseOut.model_validate(
     {
+        "formulas": {
+            "kinds": [{"kind": kind, "texture": one} for kind, one in TEXTURES.items()],
+            "gas_kept": GAS_KEPT_IN_FOLDING,
+            "waits": {"kinds": list(WaitKind), "first": FIRST_WAIT},
+            "slots": SAID,
+            "demands": DEMANDS,
+            "wish": (FINISHED, HOLDS_AT),
+            "drips": DRIP_FIELDS,
+        },
+        "scales": SCALES,
         "rules": [rule.words for rule in RULES],
         "ways": [way.words for way in WAYS],
         "drawn": DRAWN,

@@ -3,7 +3,7 @@
 import pytest
 
 from fernbell.core.desserts import Base, Dessert, Fill, Wedges, solve, take_bite
-from fernbell.core.formulas import Book, Formula, Line, compose
+from fernbell.core.formulas import Book, Formula, Line, Mix, lines_of
 from fernbell.core.molds import Ring
 from fernbell.core.pantry import Ingredient, MakeUp, completed
 from fernbell.server.demo.book import demo_book
@@ -34,10 +34,14 @@ DESSERT = Dessert(
 )
 
 
+def mixes(book: Book, keys: list[str]) -> dict[str, Mix]:
+    return {key: lines_of(book, key).as_is for key in keys}
+
+
 def test_a_bite_is_the_sum_of_its_shares() -> None:
     own = book(CREAM)
     solved, _ = solve(DESSERT, own)
-    bite = take_bite(solved.parts, compose(own, ["sweet", "plain"]))
+    bite = take_bite(solved.parts, mixes(own, ["sweet", "plain"]))
     shares = {part.name: part.share.value for part in bite.parts}
     assert shares == {"Plain": pytest.approx(75), "Sweet": pytest.approx(25)}
     # By hand: 0.25 x 40 = 10; fat 0.75 x 38 + 0.25 x 22.8; salt 0.75 x 2 + 0.25 x 1.2.
@@ -52,7 +56,7 @@ def test_a_bite_is_the_sum_of_its_shares() -> None:
 def test_an_unknown_make_up_leaves_the_bite_unknown_and_says_whose() -> None:
     own = book(None)
     solved, _ = solve(DESSERT, own)
-    bite = take_bite(solved.parts, compose(own, ["sweet", "plain"]))
+    bite = take_bite(solved.parts, mixes(own, ["sweet", "plain"]))
     assert bite.tastes["Sweetness"] is None
     assert bite.needs == ("Cream",)
     assert bite.says == ""
@@ -68,6 +72,6 @@ def test_reedbed_is_neither_flat_nor_cloying() -> None:
     own = demo_book()
     solved, _ = solve(REEDBED, own)
     keys = {part.formula for part in solved.parts}
-    bite = take_bite(solved.parts, compose(own, keys))
+    bite = take_bite(solved.parts, mixes(own, keys))
     assert 10 < bite.tastes["Sweetness"].value < 30
     assert sum(part.share.value for part in bite.parts) == pytest.approx(100)

@@ -11,8 +11,10 @@ from fernbell.core.formulas import (
     Gauge,
     Line,
     Losses,
+    Section,
     compose,
-    contents,
+    gauges_of,
+    lines_of,
     read_formulas,
 )
 from fernbell.core.pantry import COMPONENTS, Ingredient, MakeUp, completed
@@ -37,7 +39,8 @@ def book(*formulas: Formula, cream: MakeUp | None = CREAM) -> Book:
 
 
 def read(own: Book, key: str) -> dict[str, Gauge]:
-    return {one.name: one for one in contents(compose(own, [key])[key])}
+    gauges = gauges_of(lines_of(own, key), "", {})
+    return {one.name: one for one in gauges if one.section is Section.CONTAINS}
 
 
 def mixed(*lines: tuple[str, float], losses: Losses | None = None) -> Formula:

@@ -39,9 +39,9 @@ from fernbell.core.formulas import (
     Verdict,
     characterize,
     compose,
+    hold_parts,
     settled,
 )
-from fernbell.core.formulas.figures import hold_parts
 from fernbell.core.heat import sucrose_at
 from fernbell.core.pantry import ChocolateKind, Ingredient, MakeUp, Role, role_of
 from fernbell.server.demo.book import demo_book

@@ -19,8 +19,21 @@ DIAL = Dial(
     reading("boils"),
     "where it boils at the end: the water left goes with it",
     bands(
-        *(101.5, "runs", 103, "sauces", 106, "fills", 112, "thick", 116.5, "chews"),
-        *(122, "firm", 130, "hard", 140),
+        101.5,
+        "runs",
+        103,
+        "sauces",
+        106,
+        "fills",
+        112,
+        "thick",
+        116.5,
+        "chews",
+        122,
+        "firm",
+        130,
+        "hard",
+        140,
     ),
     Until.TEMPERATURE,
     "temperatures of common practice; the boiling curve of syrups",
@@ -78,7 +91,13 @@ def _butter(grams: float) -> Part:
 
 
 def _job(
-    key: str, name: str, band: str, aim: float, parts: tuple[Part, ...], last: Step, *notes: str
+    key: str,
+    name: str,
+    band: str,
+    aim: float,
+    parts: tuple[Part, ...],
+    last: Step,
+    notes: tuple[str, ...] = (),
 ) -> Job:
     steps = (
         _WET,
@@ -88,9 +107,15 @@ def _job(
         last,
     )
     return Job(
-        *(key, name, DIAL, band, aim, parts, steps),
-        cooked_to(aim, 3, 12),
-        {"sweetness": SWEET, "fat": window(8, 38, "Below it sticks, above it sweats fat.")},
+        key=key,
+        name=name,
+        dial=DIAL,
+        band=band,
+        aim=aim,
+        parts=parts,
+        steps=steps,
+        losses=cooked_to(aim, 3, 12),
+        windows={"sweetness": SWEET, "fat": window(8, 38, "Below it sticks, above it sweats fat.")},
         notes=notes,
         ways=_WAYS,
     )
@@ -102,35 +127,59 @@ CARAMEL = Family(
     "caramel",
     (
         _job(
-            *("sauce", "a sauce", "sauces", 104),
-            (_SUGAR, _GLUCOSE, _cream(330), _butter(40), _SALT),
-            step("cool", "Into a clean bowl, film touching.", 20, wait=rest(60)),
-            "Runs at room temperature; rewarm gently.",
+            key="sauce",
+            name="a sauce",
+            band="sauces",
+            aim=104,
+            parts=(_SUGAR, _GLUCOSE, _cream(330), _butter(40), _SALT),
+            last=step("cool", "Into a clean bowl, film touching.", 20, wait=rest(60)),
+            notes=("Runs at room temperature; rewarm gently.",),
         ),
         _job(
-            *("fill", "filling", "fills", 108),
-            (_SUGAR, _GLUCOSE, _cream(260), _butter(60), _SALT),
-            step("fill", "Pour at 60 °C, or pipe when cold.", 60, wait=chill(60, 720, placed=True)),
+            key="fill",
+            name="filling",
+            band="fills",
+            aim=108,
+            parts=(_SUGAR, _GLUCOSE, _cream(260), _butter(60), _SALT),
+            last=step(
+                "fill", "Pour at 60 °C, or pipe when cold.", 60, wait=chill(60, 720, placed=True)
+            ),
         ),
         _job(
-            *("chew", "soft chews", "chews", 119),
-            (_SUGAR, Part("glucose", 100, "caramel", "chew"), _cream(220), _butter(60), _SALT),
-            step("frame", "Into an oiled frame; cut when cold, wrap.", 20, wait=rest(240)),
+            key="chew",
+            name="soft chews",
+            band="chews",
+            aim=119,
+            parts=(
+                _SUGAR,
+                Part("glucose", 100, "caramel", "chew"),
+                _cream(220),
+                _butter(60),
+                _SALT,
+            ),
+            last=step("frame", "Into an oiled frame; cut when cold, wrap.", 20, wait=rest(240)),
         ),
         _job(
-            *("firm", "firm pieces", "firm", 125),
-            (_SUGAR, Part("glucose", 90, "caramel", "chew"), _cream(180), _butter(50), _SALT),
-            step("frame", "Onto an oiled mat; mark while warm.", 40, wait=rest(120)),
+            key="firm",
+            name="firm pieces",
+            band="firm",
+            aim=125,
+            parts=(_SUGAR, Part("glucose", 90, "caramel", "chew"), _cream(180), _butter(50), _SALT),
+            last=step("frame", "Onto an oiled mat; mark while warm.", 40, wait=rest(120)),
         ),
         Job(
-            *("toffee", "condensed-milk toffee", TOFFEE, "spreads", 14),
-            (
+            key="toffee",
+            name="condensed-milk toffee",
+            dial=TOFFEE,
+            band="spreads",
+            aim=14,
+            parts=(
                 Part("condensed", 400, "cook", "body; it scorches", slot="on"),
                 Part("brown-sugar", 100, "cook", "flavor", slot="with"),
                 Part("butter", 100, "cook", "body"),
                 _SALT,
             ),
-            (
+            steps=(
                 step(
                     "cook",
                     "Low heat, stirring throughout, never boiling: it scorches.",
@@ -142,25 +191,29 @@ CARAMEL = Family(
                 ),
                 step("pour", "Pour at once; it firms cold.", 70, wait=chill(60, placed=True)),
             ),
-            losses(5, 4),
-            {"sweetness": window(25, 75, "Sweeter still, and nothing else is tasted.")},
+            losses=losses(5, 4),
+            windows={"sweetness": window(25, 75, "Sweeter still, and nothing else is tasted.")},
         ),
         Job(
-            *("cream", "a caramel buttercream", FAT, "creams", 36),
-            (
+            key="cream",
+            name="a caramel buttercream",
+            dial=FAT,
+            band="creams",
+            aim=36,
+            parts=(
                 _SUGAR,
                 Part("cream", 220, "stop", "stops the cooking", slot="on"),
                 Part("butter", 220, "whip", "soft; it carries the air", overrun_percent=25),
                 _SALT,
             ),
-            (
+            steps=(
                 _DRY,
                 _STOP,
                 step("cool", "Cold, to 18-20 °C.", 20, wait=rest(120)),
                 step("whip", "Whip with soft butter of the same temperature.", 20, 6, tool="whisk"),
             ),
-            losses(4, 3),
-            {"sweetness": window(15, 50, "Below it tastes of butter, above it cloys.")},
+            losses=losses(4, 3),
+            windows={"sweetness": window(15, 50, "Below it tastes of butter, above it cloys.")},
         ),
     ),
     (

@@ -39,19 +39,29 @@ CREAMS = Family(
     "cream",
     (
         Job(
-            *("chantilly", "Chantilly", CHANTILLY, "whips", 33),
-            (
+            key="chantilly",
+            name="Chantilly",
+            dial=CHANTILLY,
+            band="whips",
+            aim=33,
+            parts=(
                 Part("cream", 400, "whip", "air; 2-6 °C", slot="on", overrun_percent=100),
                 Part("mascarpone", 40, "whip", "the longer hold", optional=True),
                 Part("icing-sugar", 40, "whip", "sweetness"),
             ),
-            (step("whip", "Chilled bowl, cream at 2-6 °C, to soft peak.", 4, sign="soft peak"),),
-            losses(0, 3),
-            {"sweetness": SWEET},
+            steps=(
+                step("whip", "Chilled bowl, cream at 2-6 °C, to soft peak.", 4, sign="soft peak"),
+            ),
+            losses=losses(0, 3),
+            windows={"sweetness": SWEET},
         ),
         Job(
-            *("diplomat", "diplomat", DIPLOMAT, "pipes", 0.9),
-            (
+            key="diplomat",
+            name="diplomat",
+            dial=DIPLOMAT,
+            band="pipes",
+            aim=0.9,
+            parts=(
                 Part("milk", 250, "boil", "the liquid", slot="on"),
                 Part("yolk", 45, "mix", "body"),
                 Part("sugar", 60, "mix", "sweetness"),
@@ -60,7 +70,7 @@ CREAMS = Family(
                 Part("water", 22, "bloom", "blooms the gelatin"),
                 Part("cream", 200, "fold", "air", slot="cream", overrun_percent=90),
             ),
-            (
+            steps=(
                 BLOOM,
                 step("boil", "Milk to the boil.", 100),
                 step("mix", "Yolks, sugar, starch; half the hot milk in; back.", 60),
@@ -68,57 +78,72 @@ CREAMS = Family(
                 step("fold", "Custard at 20 °C, smooth; soft cream in.", 20, tool="spatula"),
                 step("set", "Pipe at once, or chill.", 4, wait=chill(60, 1440)),
             ),
-            losses(4, 4),
-            {"sweetness": SWEET, "fat": window(8, 24, "Below it is thin, above it is heavy.")},
+            losses=losses(4, 4),
+            windows={
+                "sweetness": SWEET,
+                "fat": window(8, 24, "Below it is thin, above it is heavy."),
+            },
         ),
         Job(
-            *("meringue", "a buttercream, on meringue", BUTTERCREAM, "pipes sharp", 43),
-            (
+            key="meringue",
+            name="a buttercream, on meringue",
+            dial=BUTTERCREAM,
+            band="pipes sharp",
+            aim=43,
+            parts=(
                 Part("white", 100, "whip", "air", overrun_percent=400),
                 Part("sugar", 170, "syrup", "cooks the whites"),
                 Part("water", 55, "syrup", "dissolves the sugar"),
                 _BUTTER,
             ),
-            (
+            steps=(
                 step("whip", "Whites to soft peaks.", 20),
                 step("syrup", "Syrup onto the whipping whites.", 119, caution=BURNS),
                 _BEAT,
             ),
-            losses(8, 4),
-            {"sweetness": window(14, 42, "Below it tastes of butter, above it cloys.")},
+            losses=losses(8, 4),
+            windows={"sweetness": window(14, 42, "Below it tastes of butter, above it cloys.")},
             notes=("Least sweet; the Swiss way heats whites and sugar to 72 °C over steam.",),
         ),
         Job(
-            *("custard", "a buttercream, on custard", BUTTERCREAM, "spreads", 35),
-            (
+            key="custard",
+            name="a buttercream, on custard",
+            dial=BUTTERCREAM,
+            band="spreads",
+            aim=35,
+            parts=(
                 Part("milk", 200, "boil", "the liquid", slot="on"),
                 Part("yolk", 50, "mix", "body"),
                 Part("sugar", 110, "mix", "sweetness"),
                 Part("starch", 18, "mix", "thickens"),
                 _BUTTER,
             ),
-            (
+            steps=(
                 step("boil", "Milk to the boil.", 100),
                 step("mix", "Yolks, sugar, starch; half the hot milk in; back.", 60),
                 step("hold", "1-2 min at the boil; cool to 20 °C.", 100, 2, caution=COOLING),
                 _BEAT,
             ),
-            losses(4, 4),
-            {"sweetness": window(10, 36, "Below it tastes of butter, above it cloys.")},
+            losses=losses(4, 4),
+            windows={"sweetness": window(10, 36, "Below it tastes of butter, above it cloys.")},
         ),
         Job(
-            *("plain", "a buttercream, plain sugar", PLAIN, "spreads", 46),
-            (
+            key="plain",
+            name="a buttercream, plain sugar",
+            dial=PLAIN,
+            band="spreads",
+            aim=46,
+            parts=(
                 Part("butter", 250, "butter", "soft", overrun_percent=30),
                 Part("icing-sugar", 240, "butter", "the dial sets it"),
                 Part("cream", 40, "loosen", "loosens", slot="on"),
             ),
-            (
+            steps=(
                 step("butter", "Soft butter beaten pale; sifted sugar in three turns.", 20, 8),
                 step("loosen", "Cream in; too much acid liquid curdles it.", 20),
             ),
-            losses(0, 4),
-            {"fat": _FAT},
+            losses=losses(0, 4),
+            windows={"fat": _FAT},
             notes=("No egg to cook; the sweetest.",),
         ),
     ),

@@ -78,28 +78,44 @@ CUSTARDS = Family(
     "custard",
     (
         Job(
-            *("anglaise", "an anglaise", YOLK, "coats the spoon", 18),
-            (
+            key="anglaise",
+            name="an anglaise",
+            dial=YOLK,
+            band="coats the spoon",
+            aim=18,
+            parts=(
                 _MILK,
                 _VANILLA,
                 Part("yolk", 90, "cook", "the dial sets it"),
                 Part("sugar", 90, "cook"),
             ),
-            (_BOIL, _COOK, step("cool", "Ice bath.", 4, wait=chill(30, 2880), caution=COOLING)),
-            losses(3, 3),
-            {"sweetness": SWEET, "fat": FAT},
+            steps=(
+                _BOIL,
+                _COOK,
+                step("cool", "Ice bath.", 4, wait=chill(30, 2880), caution=COOLING),
+            ),
+            losses=losses(3, 3),
+            windows={"sweetness": SWEET, "fat": FAT},
         ),
         Job(
-            *("pastry", "pastry cream", STARCH, "pipes", 9),
-            (*_PASTRY, Part("butter", 40, "butter", "shine and a short melt", optional=True)),
-            (*_PASTRY_STEPS, step("butter", "Butter in at 60 °C.", 60), _COOL),
-            losses(5, 4),
-            {"sweetness": SWEET, "fat": FAT},
+            key="pastry",
+            name="pastry cream",
+            dial=STARCH,
+            band="pipes",
+            aim=9,
+            parts=(*_PASTRY, Part("butter", 40, "butter", "shine and a short melt", optional=True)),
+            steps=(*_PASTRY_STEPS, step("butter", "Butter in at 60 °C.", 60), _COOL),
+            losses=losses(5, 4),
+            windows={"sweetness": SWEET, "fat": FAT},
         ),
         Job(
-            *("mousseline", "mousseline", BUTTERED, "holds", 24),
-            (*_PASTRY, Part("butter", 220, "whip", "the dial sets it", overrun_percent=20)),
-            (
+            key="mousseline",
+            name="mousseline",
+            dial=BUTTERED,
+            band="holds",
+            aim=24,
+            parts=(*_PASTRY, Part("butter", 220, "whip", "the dial sets it", overrun_percent=20)),
+            steps=(
                 *_PASTRY_STEPS,
                 _COOL,
                 step(
@@ -110,12 +126,16 @@ CUSTARDS = Family(
                     tool="whisk",
                 ),
             ),
-            losses(5, 4),
-            {"sweetness": SWEET},
+            losses=losses(5, 4),
+            windows={"sweetness": SWEET},
         ),
         Job(
-            *("bavarois", "bavarois", GELATIN, "slices", 1.0),
-            (
+            key="bavarois",
+            name="bavarois",
+            dial=GELATIN,
+            band="slices",
+            aim=1.0,
+            parts=(
                 Part("milk", 250, "boil", "the liquid", slot="on"),
                 _VANILLA,
                 Part("yolk", 70, "cook", "body"),
@@ -124,7 +144,7 @@ CUSTARDS = Family(
                 Part("water", 50, "bloom", "blooms the gelatin"),
                 Part("cream", 250, "fold", "air", slot="cream", overrun_percent=90),
             ),
-            (
+            steps=(
                 BLOOM,
                 _BOIL,
                 _COOK,
@@ -132,40 +152,51 @@ CUSTARDS = Family(
                 step("fold", "Custard at 25-28 °C; soft cream in two turns.", 27, tool="spatula"),
                 step("set", "Into the mold.", 4, wait=chill(240, 2880)),
             ),
-            losses(2, 3),
-            {"sweetness": SWEET, "fat": FAT},
+            losses=losses(2, 3),
+            windows={"sweetness": SWEET, "fat": FAT},
             kind="mousse",
         ),
         Job(
-            *("brulee", "crème brûlée", BRULEE, "wobbles", 19),
-            (
+            key="brulee",
+            name="crème brûlée",
+            dial=BRULEE,
+            band="wobbles",
+            aim=19,
+            parts=(
                 Part("cream", 400, "warm", "the liquid", slot="on"),
                 Part("milk", 100, "warm", "lightens it"),
                 _VANILLA,
                 Part("yolk", 95, "mix", "the dial sets it"),
                 Part("sugar", 75, "mix", "sweetness"),
             ),
-            (
+            steps=(
                 step("warm", "Warm cream and milk with vanilla.", 60),
                 step("mix", "Onto yolks and sugar without foam; strain.", 45),
                 step("fill", "Ramekins three quarters full. " + _BATH),
                 step("bake", "Until the middle still wobbles.", 100, 45, sign="wobbles"),
                 step("cool", "Cold; burn the sugar at service.", 4, wait=chill(120, 2880)),
             ),
-            losses(4, 2),
-            {"sweetness": SWEET, "fat": window(15, 38, "Below it is thin, above it coats.")},
+            losses=losses(4, 2),
+            windows={
+                "sweetness": SWEET,
+                "fat": window(15, 38, "Below it is thin, above it coats."),
+            },
             notes=("Torch: nothing that burns near, gas off at once.",),
         ),
         Job(
-            *("baked", "a baked custard", EGGS, "unmolds", 43),
-            (
+            key="baked",
+            name="a baked custard",
+            dial=EGGS,
+            band="unmolds",
+            aim=43,
+            parts=(
                 Part("milk", 400, "warm", "the liquid", slot="on"),
                 Part("cream", 100, "warm", "roundness"),
                 _VANILLA,
                 Part("egg", 200, "mix", "the dial sets it"),
                 Part("sugar", 100, "mix", "sweetness"),
             ),
-            (
+            steps=(
                 step("warm", "Warm milk, cream, vanilla.", 60),
                 step("mix", "Onto egg and sugar without foam; strain. " + _BATH, 45),
                 step(
@@ -173,17 +204,24 @@ CUSTARDS = Family(
                 ),
                 step("cool", "Cold, overnight for unmolding.", 4, wait=chill(240, 2880)),
             ),
-            losses(4, 2),
-            {"sweetness": SWEET, "fat": window(3, 20, "Below it is thin, above it is heavy.")},
+            losses=losses(4, 2),
+            windows={
+                "sweetness": SWEET,
+                "fat": window(3, 20, "Below it is thin, above it is heavy."),
+            },
         ),
         Job(
-            *("sabayon", "sabayon", WINE, "ribbon", 80),
-            (
+            key="sabayon",
+            name="sabayon",
+            dial=WINE,
+            band="ribbon",
+            aim=80,
+            parts=(
                 Part("wine", 150, "whisk", "flavor and the liquid", slot="on"),
                 Part("yolk", 120, "whisk", "the dial sets it", overrun_percent=200),
                 Part("sugar", 80, "whisk", "sweetness"),
             ),
-            (
+            steps=(
                 step(
                     "whisk",
                     "Over steam, the bowl not touching the water, to the ribbon.",
@@ -194,8 +232,8 @@ CUSTARDS = Family(
                     caution=STEAM,
                 ),
             ),
-            losses(4, 4),
-            {"sweetness": window(14, 36, "Below it is sharp, above it cloys.")},
+            losses=losses(4, 4),
+            windows={"sweetness": window(14, 36, "Below it is sharp, above it cloys.")},
             notes=("Served at once.",),
         ),
     ),

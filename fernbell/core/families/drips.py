@@ -4,9 +4,16 @@ import math
 from dataclasses import dataclass
 
 from fernbell.core.errors import check_range
+from fernbell.core.field import Field
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 SPACING_MM = 25.0
+DRIP_FIELDS = (
+    Field("diameter_mm", "Cake across", least=30, most=3000, first=180),
+    Field("length_mm", "One runs", least=5, most=300, first=40),
+    Field("spacing_mm", "One every", least=10, most=200, first=SPACING_MM),
+)
+"""What is asked of drips, and what is usual."""
 WIDTH_MM, THICK_MM = 9.0, 3.0
 """A drip of ganache as it stands; common practice."""
 
@@ -39,9 +46,8 @@ def drips(
     Source:
         common practice: one about every 2.5 cm; the shape is a model.
     """
-    check_range("diameter_mm", diameter_mm, 30, 3000)
-    check_range("length_mm", length_mm, 5, 300)
-    check_range("spacing_mm", spacing_mm, 10, 200)
+    for field, value in zip(DRIP_FIELDS, (diameter_mm, length_mm, spacing_mm), strict=True):
+        field.check(value)
     check_range("density_g_ml", density_g_ml, 0.2, 3)
     count, one = _count(diameter_mm, spacing_mm), _one(length_mm, density_g_ml)
     total = Working(

@@ -1,7 +1,9 @@
 """What a family of formulas knows: its jobs, dials, windows, order of method, failures, rescue."""
 
+import math
 from collections.abc import Mapping
 from dataclasses import dataclass, field
+from enum import StrEnum
 
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.formulas import (
@@ -26,6 +28,8 @@ class DialBand:
     most: float
 
 
+_STEPS = 250
+
 Lever = tuple[Role, ...] | Until
 """What a dial turns: the lines of some roles, or how far it is cooked."""
 
@@ -44,6 +48,13 @@ class Dial:
         for low, high in zip(self.bands, self.bands[1:], strict=False):
             if low.most != high.least:
                 raise CoreError("bands", f"{low.name} and {high.name}", "end to end")
+
+    @property
+    def step(self) -> float:
+        """The finest step a hand means: a 250th of its length, as one of 1, 2 or 5."""
+        rough = (self.bands[-1].most - self.bands[0].least) / _STEPS
+        power = 10.0 ** math.floor(math.log10(rough))
+        return next(one for one in (1, 2, 5, 10) if one * power >= rough) * power
 
     @property
     def moves(self) -> str:
@@ -96,12 +107,21 @@ class Way:
     parts: tuple[Part, ...] = ()
 
 
+class Tool(StrEnum):
+    """What there is to work out beside a job."""
+
+    OTHER_CHOCOLATES = "other chocolates"
+    HOLDS_AT = "holds at"
+    DRIPS = "drips"
+
+
 @dataclass(frozen=True, slots=True)
 class Job:
     """What a formula is for: where its dial should stand, a starter, and what decides.
 
     `windows` are the readings that decide beside the dial, by code; `notes` what to know about
-    its use, such as how it is rewarmed; `ways` the schools there are, the first the usual one.
+    its use, such as how it is rewarmed; `ways` the schools there are, the first the usual one;
+    `tools` what there is to work out beside it.
     """
 
     key: str
@@ -118,6 +138,7 @@ class Job:
     measured_density_g_ml: float | None = None
     base: str = ""
     ways: tuple[Way, ...] = ()
+    tools: tuple[Tool, ...] = ()
 
     def __post_init__(self) -> None:
         band = self.dial.band(self.band)

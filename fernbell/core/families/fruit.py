@@ -44,45 +44,57 @@ FRUIT = Family(
     "fruit",
     (
         Job(
-            *("jam", "a jam-like filling", JAM, "spread", 52),
-            (
+            key="jam",
+            name="a jam-like filling",
+            dial=JAM,
+            band="spread",
+            aim=52,
+            parts=(
                 _PUREE,
                 Part("sugar", 200, "boil", "keeps; fruit to sugar about 1.5"),
                 Part("pectin-nh", 5, "boil", "body", optional=True),
                 Part("lemon", 15, "acid", "freshness; wakes the pectin"),
             ),
-            (
+            steps=(
                 step("boil", "Boil to the sign, stirring.", 104, caution=BURNS),
                 step("acid", "Lemon in.", 90, wait=chill(120, 4320)),
             ),
-            by_brix(52, 4, 20),
-            {"sweetness": window(20, 62, "Below it is sharp, above it is only sugar.")},
+            losses=by_brix(52, 4, 20),
+            windows={"sweetness": window(20, 62, "Below it is sharp, above it is only sugar.")},
             notes=("65 °Bx keeps; softer inserts are 30-45.",),
         ),
         Job(
-            *("coulis", "a coulis", COULIS, "sauce", 25),
-            (_PUREE, Part("sugar", 50, "boil", "the dial sets it"), Part("lemon", 8, "acid")),
-            (
+            key="coulis",
+            name="a coulis",
+            dial=COULIS,
+            band="sauce",
+            aim=25,
+            parts=(_PUREE, Part("sugar", 50, "boil", "the dial sets it"), Part("lemon", 8, "acid")),
+            steps=(
                 step("boil", "Warm to dissolve, strain.", 70),
                 step("acid", "Lemon in, chill.", 4, wait=chill(30, 2880)),
             ),
-            losses(0, 4),
-            {"sweetness": window(8, 38, "Below it is sharp, above it is syrup.")},
+            losses=losses(0, 4),
+            windows={"sweetness": window(8, 38, "Below it is sharp, above it is syrup.")},
         ),
         Job(
-            *("insert", "an insert with pectin NH", PECTIN, "cuts", 1.2),
-            (
+            key="insert",
+            name="an insert with pectin NH",
+            dial=PECTIN,
+            band="cuts",
+            aim=1.2,
+            parts=(
                 _PUREE,
                 Part("sugar", 75, "boil", "sweetness; softer when frozen"),
                 Part("pectin-nh", 5.5, "boil", "the dial sets it: melts and sets again"),
                 Part("lemon", 12, "acid", "pectin NH needs acid"),
             ),
-            (
+            steps=(
                 step("boil", _PECTIN, 103, 1, caution=BURNS),
                 step("acid", "Lemon in; into the ring.", 85, wait=freeze(120, 1440)),
             ),
-            losses(6, 3),
-            {
+            losses=losses(6, 3),
+            windows={
                 "sweetness": SWEET,
                 "solids": window(22, 60, "Below it is ice in the cut, above it is jam."),
             },

@@ -1,6 +1,16 @@
 """Ganache: chocolate on a liquid, set by what firms for each part of what softens."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    Part,
+    Tool,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import chill, losses, rest, step
 from fernbell.core.formulas import Step
 from fernbell.core.pantry import LIQUIDS
@@ -9,8 +19,19 @@ DIAL = Dial(
     reading("set-number"),
     "firming parts (cocoa butter and dry cocoa) for each part of water",
     bands(
-        *(0.3, "sauces", 0.6, "pours", 0.92, "coats", 1.12, "slices"),
-        *(1.32, "pipes", 1.65, "rolls", 2.4),
+        0.3,
+        "sauces",
+        0.6,
+        "pours",
+        0.92,
+        "coats",
+        1.12,
+        "slices",
+        1.32,
+        "pipes",
+        1.65,
+        "rolls",
+        2.4,
     ),
     LIQUIDS,
     "bands from the ratios of common practice; the set number is an index of this project",
@@ -45,20 +66,38 @@ _GLUCOSE = Part("glucose", 25, "pour", "gloss and body", optional=True)
 _BUTTERY = Part("butter", 30, "butter", "body and a short melt", optional=True)
 
 
+_TOOLS = (Tool.OTHER_CHOCOLATES, Tool.HOLDS_AT)
+
+
 def _cream(grams: float) -> Part:
     return Part("cream", grams, "pour", "the dial sets it: its water softens", slot="on")
 
 
 def _job(
-    key: str, name: str, band: str, aim: float, parts: tuple[Part, ...], last: Step, *notes: str
+    key: str,
+    name: str,
+    band: str,
+    aim: float,
+    parts: tuple[Part, ...],
+    last: Step,
+    *,
+    notes: tuple[str, ...] = (),
+    tools: tuple[Tool, ...] = (),
 ) -> Job:
     butters = any(part.stage == "butter" for part in parts)
     steps = (_MELT, _POUR, *((_BUTTER,) if butters else ()), last)
     return Job(
-        *(key, name, DIAL, band, aim, parts, steps),
+        key=key,
+        name=name,
+        dial=DIAL,
+        band=band,
+        aim=aim,
+        parts=parts,
+        steps=steps,
         windows=_WINDOWS,
         notes=notes,
         base="with",
+        tools=(*_TOOLS, *tools),
     )
 
 
@@ -69,66 +108,94 @@ GANACHE = Family(
     "ganache",
     (
         _job(
-            *("slice", "slicing in a tart", "slices", 1.2),
-            (_CHOCOLATE, _cream(210), _INVERT, _BUTTERY),
-            step(
+            key="slice",
+            name="slicing in a tart",
+            band="slices",
+            aim=1.2,
+            parts=(_CHOCOLATE, _cream(210), _INVERT, _BUTTERY),
+            last=step(
                 "fill",
                 "Into the shell at 30-34 °C, 3 mm below the rim; out 1 h before serving.",
                 32,
                 wait=chill(120, 1440, placed=True),
             ),
-            "2 h cold before it cuts clean.",
+            notes=("2 h cold before it cuts clean.",),
         ),
         _job(
-            *("pour", "pouring thin", "pours", 0.8),
-            (_CHOCOLATE, _cream(300), _GLUCOSE),
-            step("rest", "Film touching; it pours at 32-36 °C.", 34, wait=rest(15, 90)),
-            _REWARM,
+            key="pour",
+            name="pouring thin",
+            band="pours",
+            aim=0.8,
+            parts=(_CHOCOLATE, _cream(300), _GLUCOSE),
+            last=step("rest", "Film touching; it pours at 32-36 °C.", 34, wait=rest(15, 90)),
+            notes=(_REWARM,),
         ),
         _job(
-            *("drip", "dripping down a cake", "coats", 1.02),
-            (_CHOCOLATE, _cream(240), _GLUCOSE),
-            step(
+            key="drip",
+            name="dripping down a cake",
+            band="coats",
+            aim=1.02,
+            parts=(_CHOCOLATE, _cream(240), _GLUCOSE),
+            last=step(
                 "cool",
                 "30-45 min at room temperature; a drop runs 4 cm and stands. Cake well chilled.",
                 29,
                 wait=rest(30, 60),
             ),
-            "One drip about every 2.5 cm of the edge.",
-            _REWARM,
+            notes=(
+                "One drip about every 2.5 cm of the edge.",
+                _REWARM,
+            ),
+            tools=(Tool.DRIPS,),
         ),
         _job(
-            *("coat", "coating", "coats", 1.05),
-            (_CHOCOLATE, _cream(235), _GLUCOSE, _BUTTERY),
-            step("coat", "Over the cold cake at 32-35 °C, all at once.", 33, wait=rest(5, 30)),
-            _REWARM,
+            key="coat",
+            name="coating",
+            band="coats",
+            aim=1.05,
+            parts=(_CHOCOLATE, _cream(235), _GLUCOSE, _BUTTERY),
+            last=step("coat", "Over the cold cake at 32-35 °C, all at once.", 33, wait=rest(5, 30)),
+            notes=(_REWARM,),
         ),
         _job(
-            *("pipe", "piping", "pipes", 1.45),
-            (_CHOCOLATE, _cream(180), _INVERT, _BUTTERY),
-            step("set", "Film touching, at room temperature.", 20, wait=rest(60, 240)),
-            "Set enough to pipe in 1-4 h; keep from the fridge until piped.",
+            key="pipe",
+            name="piping",
+            band="pipes",
+            aim=1.45,
+            parts=(_CHOCOLATE, _cream(180), _INVERT, _BUTTERY),
+            last=step("set", "Film touching, at room temperature.", 20, wait=rest(60, 240)),
+            notes=("Set enough to pipe in 1-4 h; keep from the fridge until piped.",),
         ),
         _job(
-            *("roll", "cutting and rolling", "rolls", 1.9),
-            (_CHOCOLATE, _cream(130), _INVERT, _BUTTERY),
-            step(
+            key="roll",
+            name="cutting and rolling",
+            band="rolls",
+            aim=1.9,
+            parts=(_CHOCOLATE, _cream(130), _INVERT, _BUTTERY),
+            last=step(
                 "frame", "Into the frame at 32-34 °C; cut the next day.", 33, wait=rest(720, 2880)
             ),
-            "Firms overnight at 16-18 °C.",
+            notes=("Firms overnight at 16-18 °C.",),
         ),
         Job(
-            *("whip", "whipping", WHIPPED, "pipes", 0.42),
-            (
+            key="whip",
+            name="whipping",
+            dial=WHIPPED,
+            band="pipes",
+            aim=0.42,
+            parts=(
                 _CHOCOLATE,
                 _cream(120),
                 _GLUCOSE,
                 Part(
-                    *("cream", 320, "cold", "cold, stirred in at the end: the part that whips"),
+                    stuff="cream",
+                    mass_g=320,
+                    stage="cold",
+                    why="cold, stirred in at the end: the part that whips",
                     overrun_percent=60,
                 ),
             ),
-            (
+            steps=(
                 _MELT,
                 _POUR,
                 step("cold", "Cold cream in, blend; film touching.", 20, wait=chill(360, 2880)),
@@ -139,9 +206,19 @@ GANACHE = Family(
             base="with",
         ),
         Job(
-            *("bake", "a baked filling", DIAL, "slices", 1.22),
-            (_CHOCOLATE, _cream(150), Part("egg", 60, "egg", "sets it in the oven"), _BUTTERY),
-            (
+            key="bake",
+            tools=_TOOLS,
+            name="a baked filling",
+            dial=DIAL,
+            band="slices",
+            aim=1.22,
+            parts=(
+                _CHOCOLATE,
+                _cream(150),
+                Part("egg", 60, "egg", "sets it in the oven"),
+                _BUTTERY,
+            ),
+            steps=(
                 _MELT,
                 _POUR,
                 step("egg", "Egg in, stir without air.", 35),
@@ -154,14 +231,19 @@ GANACHE = Family(
                     sign="the middle wobbles",
                 ),
             ),
-            losses(3, 2),
+            losses=losses(3, 2),
             windows=_WINDOWS,
             base="with",
         ),
         Job(
-            *("sauce", "a hot sauce", DIAL, "sauces", 0.45),
-            (_CHOCOLATE, _cream(420), _GLUCOSE),
-            (_MELT, _POUR, step("serve", "Hold hot, serve above 60 °C.", 62)),
+            key="sauce",
+            tools=_TOOLS,
+            name="a hot sauce",
+            dial=DIAL,
+            band="sauces",
+            aim=0.45,
+            parts=(_CHOCOLATE, _cream(420), _GLUCOSE),
+            steps=(_MELT, _POUR, step("serve", "Hold hot, serve above 60 °C.", 62)),
             windows={"sweetness": SWEET},
             notes=("Thick when cold; rewarm over water.",),
             base="with",

@@ -65,8 +65,12 @@ GLAZES = Family(
     "glaze",
     (
         Job(
-            *("mirror", "a mirror", MIRROR, "coats", 3.6),
-            (
+            key="mirror",
+            name="a mirror",
+            dial=MIRROR,
+            band="coats",
+            aim=3.6,
+            parts=(
                 Part("water", 75, "syrup", "dissolves the sugar"),
                 Part("sugar", 150, "syrup", "gloss"),
                 Part("glucose", 150, "syrup", "gloss and flow"),
@@ -74,14 +78,18 @@ GLAZES = Family(
                 *_GELATIN,
                 Part("milk-chocolate", 150, "blend", "color and covering", slot="with"),
             ),
-            (BLOOM, _SYRUP, _BLEND, step("pour", _POUR.format("35"), 35)),
-            losses(1, 4),
-            {"solids": SOLIDS},
+            steps=(BLOOM, _SYRUP, _BLEND, step("pour", _POUR.format("35"), 35)),
+            losses=losses(1, 4),
+            windows={"solids": SOLIDS},
             notes=("Milk about 35 °C, dark 32-38, white or colored 30-35.",),
         ),
         Job(
-            *("dark", "a dark cream glaze", DARK, "coats", 63),
-            (
+            key="dark",
+            name="a dark cream glaze",
+            dial=DARK,
+            band="coats",
+            aim=63,
+            parts=(
                 Part("water", 110, "syrup", "dissolves the sugar"),
                 Part("sugar", 180, "syrup", "gloss"),
                 Part("glucose", 40, "syrup", "flow"),
@@ -90,60 +98,74 @@ GLAZES = Family(
                 Part("gelatin", 9, "bloom", "holds on the wall", slot="set"),
                 Part("water", 50, "bloom", "blooms the gelatin"),
             ),
-            (
+            steps=(
                 BLOOM,
                 _SYRUP,
                 step("blend", "Gelatin in at 70 °C; strain; film.", 70, wait=chill(600, 4320)),
                 step("pour", "Used at 40 °C.", 40),
             ),
-            losses(6, 4),
-            {
+            losses=losses(6, 4),
+            windows={
                 "gelatin-water": window(
                     1.8, 6.5, "Below it slides off the wall, above it sets before it ran."
                 )
             },
         ),
         Job(
-            *("neutral", "a clear glaze", NEUTRAL, "brushes", 63),
-            (
+            key="neutral",
+            name="a clear glaze",
+            dial=NEUTRAL,
+            band="brushes",
+            aim=63,
+            parts=(
                 Part("water", 250, "boil", "the liquid"),
                 Part("sugar", 260, "boil", "sweetness; pectin NH needs it"),
                 Part("glucose", 60, "boil", "shine"),
                 Part("pectin-nh", 7, "boil", "sets, and melts again"),
                 Part("lemon", 20, "acid", "pectin NH needs acid"),
             ),
-            (
+            steps=(
                 step("boil", "Pectin mixed with the sugar, rained in; boil to the sign.", 103),
                 step("acid", "Lemon in; film.", 90, wait=chill(60, 10080)),
                 step("brush", "Melt to 60 °C and brush or spray.", 60),
             ),
-            by_brix(63, 3, 12),
-            {"solids": window(50, 74, "Below it weeps, above it is sticky.")},
+            losses=by_brix(63, 3, 12),
+            windows={"solids": window(50, 74, "Below it weeps, above it is sticky.")},
         ),
         Job(
-            *("spray", "a velvet spray", SPRAY, "sprays", 57),
-            (
+            key="spray",
+            name="a velvet spray",
+            dial=SPRAY,
+            band="sprays",
+            aim=57,
+            parts=(
                 Part("dark", 350, "melt", "color", slot="with"),
                 Part("cocoa-butter", 150, "melt", "the dial sets it: 70 to 30"),
             ),
-            (
+            steps=(
                 step("melt", "Melt, strain.", 45),
                 step("spray", "Warm, from 30 cm onto a frozen surface.", 42),
             ),
-            losses(0, 8),
-            {"water": window(None, 2, "Any water seizes chocolate.")},
+            losses=losses(0, 8),
+            windows={"water": window(None, 2, "Any water seizes chocolate.")},
             notes=("Frozen surface, or it runs. Mask on, air out.",),
             kind="chocolate",
         ),
         Job(
-            *("icing", "a sugar icing", ICING, "flows", 18),
-            (
+            key="icing",
+            name="a sugar icing",
+            dial=ICING,
+            band="flows",
+            aim=18,
+            parts=(
                 Part("icing-sugar", 250, "stir", "body"),
                 Part("lemon", 45, "stir", "the dial sets it", slot="on"),
             ),
-            (step("stir", "Sift, stir until it shines; use at once.", 30, wait=rest(1, 30)),),
-            losses(0, 3),
-            {"solids": window(70, 95, "Below it runs off and stays wet, above it crumbles.")},
+            steps=(step("stir", "Sift, stir until it shines; use at once.", 30, wait=rest(1, 30)),),
+            losses=losses(0, 3),
+            windows={
+                "solids": window(70, 95, "Below it runs off and stays wet, above it crumbles.")
+            },
         ),
     ),
     (

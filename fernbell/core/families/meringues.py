@@ -32,20 +32,28 @@ MERINGUES = Family(
     "meringue",
     (
         Job(
-            *("french", "French, baked", DIAL, "pipes and dries", 1.9),
-            (_WHITE, _SUGAR, _ACID),
-            (
+            key="french",
+            name="French, baked",
+            dial=DIAL,
+            band="pipes and dries",
+            aim=1.9,
+            parts=(_WHITE, _SUGAR, _ACID),
+            steps=(
                 step("whip", "Grease-free bowl; sugar a spoon at a time.", 20, 8, sign="no grit"),
                 _DRY,
             ),
-            losses(30, 5),
-            _DRIED,
+            losses=losses(30, 5),
+            windows=_DRIED,
             measured_density_g_ml=0.25,
         ),
         Job(
-            *("swiss", "Swiss", DIAL, "pipes and dries", 1.8),
-            (_WHITE, _SUGAR, _ACID),
-            (
+            key="swiss",
+            name="Swiss",
+            dial=DIAL,
+            band="pipes and dries",
+            aim=1.8,
+            parts=(_WHITE, _SUGAR, _ACID),
+            steps=(
                 step(
                     "whip",
                     "Whites and sugar over steam to 72 °C, then whipped to cool.",
@@ -56,34 +64,42 @@ MERINGUES = Family(
                 ),
                 step("pipe", "Pipe, dry or torch.", 30),
             ),
-            losses(2, 5),
-            _SUGARS,
+            losses=losses(2, 5),
+            windows=_SUGARS,
         ),
         Job(
-            *("italian", "Italian", DIAL, "pipes and dries", 1.9),
-            (
+            key="italian",
+            name="Italian",
+            dial=DIAL,
+            band="pipes and dries",
+            aim=1.9,
+            parts=(
                 _WHITE,
                 Part("sugar", 190, "syrup", "the dial sets it; cooks the whites"),
                 Part("water", 60, "syrup", "dissolves the sugar"),
             ),
-            (
+            steps=(
                 step("whip", "Whites to soft peaks.", 20),
                 step("syrup", "Syrup to 118-121 °C onto the whipping whites.", 119, caution=BURNS),
                 step("cool", "Whip to 30 °C.", 30),
             ),
-            losses(11, 5),
-            _SUGARS,
+            losses=losses(11, 5),
+            windows=_SUGARS,
         ),
         Job(
-            *("dried", "dried shards, thin", DIAL, "pipes and dries", 1.75),
-            (_WHITE, _SUGAR, Part("starch", 8, "fold", "keeps them dry", optional=True)),
-            (
+            key="dried",
+            name="dried shards, thin",
+            dial=DIAL,
+            band="pipes and dries",
+            aim=1.75,
+            parts=(_WHITE, _SUGAR, Part("starch", 8, "fold", "keeps them dry", optional=True)),
+            steps=(
                 step("whip", "Grease-free bowl; sugar a spoon at a time.", 20, 8, sign="no grit"),
                 step("fold", "Starch folded in; spread 2 mm.", 20),
                 step("dry", "Overnight in the cooling oven.", 80, 180, wait=rest(480)),
             ),
-            losses(30, 6),
-            _DRIED,
+            losses=losses(30, 6),
+            windows=_DRIED,
             notes=("A thin coat of chocolate keeps cream from softening it.",),
             measured_density_g_ml=0.25,
         ),

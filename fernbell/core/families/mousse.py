@@ -71,33 +71,45 @@ MOUSSE = Family(
     "mousse",
     (
         Job(
-            *("anglaise", "a ring, on custard", GELATIN, "slices", 1.0),
-            (*_ANGLAISE, _GELATIN, _WATER, _CREAM),
-            (
+            key="anglaise",
+            name="a ring, on custard",
+            dial=GELATIN,
+            band="slices",
+            aim=1.0,
+            parts=(*_ANGLAISE, _GELATIN, _WATER, _CREAM),
+            steps=(
                 BLOOM,
                 _COOK,
                 step("melt", "Gelatin in, off the heat.", 70, caution=COOLING),
                 *_fold(28, "Custard"),
             ),
-            losses(2, 3),
-            _WINDOWS,
+            losses=losses(2, 3),
+            windows=_WINDOWS,
         ),
         Job(
-            *("chocolate", "a ring, chocolate on custard", COCOA, "slices", 1.05),
-            (
+            key="chocolate",
+            name="a ring, chocolate on custard",
+            dial=COCOA,
+            band="slices",
+            aim=1.05,
+            parts=(
                 Part("milk", 110, "anglaise", "the liquid", slot="on"),
                 Part("yolk", 45, "anglaise", "body"),
                 Part("sugar", 20, "anglaise", "sweetness"),
                 Part("dark", 200, "melt", "the dial sets it: it sets as it cools", slot="with"),
                 Part("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90),
             ),
-            (_MELT, _COOK, *_fold(38, "Chocolate custard")),
-            losses(2, 3),
-            _WINDOWS,
+            steps=(_MELT, _COOK, *_fold(38, "Chocolate custard")),
+            losses=losses(2, 3),
+            windows=_WINDOWS,
         ),
         Job(
-            *("white", "a ring, white or milk chocolate", GELATIN, "slices", 1.1),
-            (
+            key="white",
+            name="a ring, white or milk chocolate",
+            dial=GELATIN,
+            band="slices",
+            aim=1.1,
+            parts=(
                 Part("milk", 110, "anglaise", "the liquid", slot="on"),
                 Part("yolk", 35, "anglaise", "body"),
                 Part("gelatin", 5, "bloom", "the dial sets it: their butter sets less", slot="set"),
@@ -105,24 +117,28 @@ MOUSSE = Family(
                 Part("white-chocolate", 200, "melt", "flavor and set", slot="with"),
                 Part("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90),
             ),
-            (BLOOM, _MELT, _COOK, *_fold(32, "Chocolate custard")),
-            losses(2, 3),
-            {
+            steps=(BLOOM, _MELT, _COOK, *_fold(32, "Chocolate custard")),
+            losses=losses(2, 3),
+            windows={
                 "fat": _CHOCOLATE_FAT,
                 "sweetness": window(8, 30, "Below it is flat, above it cloys."),
             },
             notes=("White and milk bases fold at 30-35 °C.",),
         ),
         Job(
-            *("bombe", "a ring, on yolk foam", COCOA, "slices", 1.05),
-            (
+            key="bombe",
+            name="a ring, on yolk foam",
+            dial=COCOA,
+            band="slices",
+            aim=1.05,
+            parts=(
                 Part("sugar", 55, "syrup", "cooks the yolks"),
                 Part("water", 20, "syrup", "dissolves the sugar"),
                 Part("yolk", 75, "foam", "foam", overrun_percent=120),
                 Part("dark", 210, "melt", "the dial sets it", slot="with"),
                 Part("cream", 330, "fold", "air; soft peak", slot="cream", overrun_percent=90),
             ),
-            (
+            steps=(
                 _MELT,
                 _SYRUP,
                 step(
@@ -133,12 +149,16 @@ MOUSSE = Family(
                 ),
                 *_fold(40, "Chocolate"),
             ),
-            losses(2, 3),
-            {"fat": _CHOCOLATE_FAT, "sweetness": SWEET},
+            losses=losses(2, 3),
+            windows={"fat": _CHOCOLATE_FAT, "sweetness": SWEET},
         ),
         Job(
-            *("classic", "cups, chocolate with yolks and butter", COCOA, "slices", 1.1),
-            (
+            key="classic",
+            name="cups, chocolate with yolks and butter",
+            dial=COCOA,
+            band="slices",
+            aim=1.1,
+            parts=(
                 Part("dark", 200, "melt", "the dial sets it", slot="with"),
                 Part("butter", 50, "melt", "melts on the tongue"),
                 Part("yolk", 60, "yolks", "binds; over steam"),
@@ -146,7 +166,7 @@ MOUSSE = Family(
                 Part("white", 150, "whites", "air", overrun_percent=350),
                 Part("cream", 120, "fold", "roundness", slot="cream", overrun_percent=80),
             ),
-            (
+            steps=(
                 step("melt", "Melt chocolate and butter.", 45),
                 step("yolks", "Yolks whisked over steam; into the chocolate.", 72, caution=EGG),
                 step(
@@ -158,52 +178,67 @@ MOUSSE = Family(
                 step("fold", "At 40 °C, by thirds.", 40, tool="spatula"),
                 step("set", "Into cups.", 4, wait=chill(120, 1440)),
             ),
-            losses(0, 3),
-            {"fat": RICH, "sweetness": window(8, 28, "Below it is bitter, above it cloys.")},
+            losses=losses(0, 3),
+            windows={
+                "fat": RICH,
+                "sweetness": window(8, 28, "Below it is bitter, above it cloys."),
+            },
         ),
         Job(
-            *("fruit", "a ring, on fruit", GELATIN, "slices", 1.0),
-            (
+            key="fruit",
+            name="a ring, on fruit",
+            dial=GELATIN,
+            band="slices",
+            aim=1.0,
+            parts=(
                 Part("puree", 300, "fruit", "flavor and water", slot="with"),
                 Part("sugar", 60, "fruit", "sweetness"),
                 _GELATIN,
                 _WATER,
                 Part("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90),
             ),
-            (
+            steps=(
                 BLOOM,
                 step("fruit", "Warm a third of the purée with the sugar; gelatin in.", 60),
                 step("cool", "The cold rest in.", 26),
                 *_fold(26, "Fruit"),
             ),
-            losses(0, 3),
-            {
+            losses=losses(0, 3),
+            windows={
                 "fat": window(7, 25, "Below it is icy, above it hides the fruit."),
                 "sweetness": SWEET,
             },
             notes=("Raw pineapple, kiwi, papaya and fig dissolve gelatin: boil them first.",),
         ),
         Job(
-            *("ganache", "a ring, on ganache", COCOA, "slices", 0.95),
-            (
+            key="ganache",
+            name="a ring, on ganache",
+            dial=COCOA,
+            band="slices",
+            aim=0.95,
+            parts=(
                 Part("dark", 200, "melt", "the dial sets it", slot="with"),
                 Part("cream", 150, "pour", "makes the ganache", slot="on"),
                 Part("cream", 300, "fold", "air; soft peak", overrun_percent=90),
             ),
-            (
+            steps=(
                 _MELT,
                 step("pour", "Hot cream over it in three turns; stir from the middle.", 80),
                 *_fold(36, "Ganache"),
             ),
-            losses(0, 3),
-            {
+            losses=losses(0, 3),
+            windows={
                 "fat": window(15, 40, "Below it is thin, above it splits when folded."),
                 "sweetness": SWEET,
             },
         ),
         Job(
-            *("meringue", "a ring, fruit on Italian meringue", GELATIN, "slices", 1.0),
-            (
+            key="meringue",
+            name="a ring, fruit on Italian meringue",
+            dial=GELATIN,
+            band="slices",
+            aim=1.0,
+            parts=(
                 Part("puree", 300, "fruit", "flavor and water", slot="with"),
                 _GELATIN,
                 _WATER,
@@ -212,7 +247,7 @@ MOUSSE = Family(
                 Part("white", 60, "whip", "air", overrun_percent=450),
                 Part("cream", 200, "fold", "air; soft peak", slot="cream", overrun_percent=90),
             ),
-            (
+            steps=(
                 BLOOM,
                 step("fruit", "A third of the purée warm, gelatin in, the rest in.", 60),
                 step("whip", "Whites to soft peaks while the syrup cooks.", 20),
@@ -224,22 +259,26 @@ MOUSSE = Family(
                 ),
                 *_fold(26, "Fruit and meringue"),
             ),
-            losses(2, 3),
-            {
+            losses=losses(2, 3),
+            windows={
                 "fat": window(5, 22, "Below it is icy, above it is heavy."),
                 "sweetness": window(10, 30, "Below it tastes flat, above it cloys."),
             },
         ),
         Job(
-            *("siphon", "a siphon foam", GELATIN, "spoons", 0.6),
-            (
+            key="siphon",
+            name="a siphon foam",
+            dial=GELATIN,
+            band="spoons",
+            aim=0.6,
+            parts=(
                 Part("puree", 300, "warm", "flavor", slot="with"),
                 Part("sugar", 40, "warm", "sweetness"),
                 Part("gelatin", 5, "bloom", "the dial sets it", slot="set"),
                 Part("water", 28, "bloom", "blooms the gelatin"),
                 Part("cream", 120, "cream", "roundness", slot="cream", overrun_percent=250),
             ),
-            (
+            steps=(
                 BLOOM,
                 step("warm", "Purée and sugar warm; gelatin in; strain.", 60),
                 step(
@@ -250,25 +289,29 @@ MOUSSE = Family(
                     caution="Never above the fill line; never opened under pressure.",
                 ),
             ),
-            losses(0, 5),
-            {"sweetness": SWEET},
+            losses=losses(0, 5),
+            windows={"sweetness": SWEET},
         ),
         Job(
-            *("parfait", "a frozen parfait", FROZEN, "cuts", 23),
-            (
+            key="parfait",
+            name="a frozen parfait",
+            dial=FROZEN,
+            band="cuts",
+            aim=23,
+            parts=(
                 Part("sugar", 95, "syrup", "keeps it soft"),
                 Part("water", 35, "syrup", "dissolves the sugar"),
                 Part("yolk", 85, "foam", "foam", overrun_percent=150),
                 Part("cream", 320, "fold", "air and fat", slot="cream", overrun_percent=90),
             ),
-            (
+            steps=(
                 _SYRUP,
                 step("foam", "Syrup onto whipping yolks; over steam, whip to cool.", 82),
                 step("fold", "Cold foam, cream in three turns.", 15),
                 step("freeze", "Into the lined loaf.", -18, wait=freeze(360)),
             ),
-            losses(4, 3),
-            {
+            losses=losses(4, 3),
+            windows={
                 "sweetness": window(16, 32, "Below it freezes hard, above it never sets."),
                 "ice": window(None, 45, "Above it cuts like ice."),
             },

@@ -3,16 +3,23 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
-from fernbell.core.errors import UnknownKey, check_range
+from fernbell.core.errors import UnknownKey
 from fernbell.core.families.dialing import turn, weighable
-from fernbell.core.families.family import Family, Job, Part
+from fernbell.core.families.family import Family, Job, Part, Tool
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
-from fernbell.core.families.warmth import firm_share, solid_share
-from fernbell.core.formulas import FIGURES, Book, Formula, Line, Lines, Step, lines_of
+from fernbell.core.families.warmth import COLDEST_C, SET_AT_C, WARMEST_C, firm_share, solid_share
+from fernbell.core.field import Field
+from fernbell.core.formulas import Book, Formula, Line, Lines, Step, lines_of
 from fernbell.core.pantry import Ingredient
 
 USUAL_FINISHED_G = 500.0
-MOST_FINISHED_G = 100_000.0
+FINISHED = Field(
+    "finished_g", "Finished", most=100_000, open_least=True, step=50, first=USUAL_FINISHED_G
+)
+HOLDS_AT = Field(
+    "holds_at_c", "Must hold at", least=COLDEST_C, most=WARMEST_C, empty=f"{SET_AT_C:g}"
+)
+"""What can be wished for beside a job."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,7 +41,7 @@ class Wish:
     def __post_init__(self) -> None:
         if self.holds_at_c is not None:
             solid_share(self.holds_at_c)
-        check_range("finished_g", self.finished_g, most=MOST_FINISHED_G, open_least=True)
+        FINISHED.check(self.finished_g)
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,7 +111,9 @@ def _starter(
     )
     based = tuple(job.base and job.base in (part.slot, part.stuff) for part, _ in pairs)
     return Formula(
-        *("draft", name, lines),
+        key="draft",
+        name=name,
+        lines=lines,
         base_lines=tuple(line.key for line, own in zip(lines, based, strict=True) if own),
         losses=job.losses,
         measured_density_g_ml=job.measured_density_g_ml,
@@ -115,7 +124,7 @@ def _starter(
 def _place(job: Job, wish: Wish, ready: Lines) -> float:
     """Where the dial is to stand."""
     value = job.aim if wish.dial is None else wish.dial
-    if wish.holds_at_c is not None and job.dial.figure is FIGURES["set-number"]:
+    if wish.holds_at_c is not None and Tool.HOLDS_AT in job.tools:
         value /= firm_share(ready.mix(), wish.holds_at_c)
     return value
 

@@ -1,13 +1,19 @@
 """Which lines of a formula its job's sentence names: with this couverture, on that cream."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 from fernbell.core.families.family import Job, Part
 from fernbell.core.families.stuffs import STUFFS, fits, widened
 from fernbell.core.formulas import Lines
 
-ORDER = ("with", "on", "set", "cream")
-"""Choices in the order they are said."""
+SAID: Mapping[str, str] = {
+    "with": "with",
+    "on": "on",
+    "set": "set by",
+    "cream": "folded with",
+}
+"""Choices in the order they are said, and by which words."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,7 +41,7 @@ def sentence(job: Job, lines: Lines) -> tuple[Slot, ...]:
     for slot in sorted(wanted, key=lambda one: one == "on"):
         taken = {one.line for one in found.values()}
         found[slot] = Slot(slot, _line(wanted[slot], lines, taken))
-    return tuple(found[slot] for slot in ORDER if slot in found)
+    return tuple(found[slot] for slot in SAID if slot in found)
 
 
 def _line(part: Part, lines: Lines, taken: set[str | None]) -> str | None:

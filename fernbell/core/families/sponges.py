@@ -35,26 +35,34 @@ SPONGES = Family(
     "sponge",
     (
         Job(
-            *("genoise", "génoise", DIAL, "slices", 1.7),
-            (
+            key="genoise",
+            name="génoise",
+            dial=DIAL,
+            band="slices",
+            aim=1.7,
+            parts=(
                 Part("egg", 220, "foam", "air; the dial sets it", overrun_percent=250),
                 _SUGAR,
                 Part("flour", 100, "fold", "structure"),
                 Part("starch", 30, "fold", "tender", optional=True),
                 Part("butter", 25, "fold", "keeps it supple", optional=True),
             ),
-            (
+            steps=(
                 step("foam", "Egg and sugar warmed to 45 °C, whipped to the ribbon.", 45, 10),
                 step("fold", "Sifted flour in three turns; melted butter last.", 50),
                 _BAKE,
             ),
-            losses(10, 3),
-            _WINDOWS,
+            losses=losses(10, 3),
+            windows=_WINDOWS,
             measured_density_g_ml=0.28,
         ),
         Job(
-            *("joconde", "joconde", DIAL, "slices", 1.65),
-            (
+            key="joconde",
+            name="joconde",
+            dial=DIAL,
+            band="slices",
+            aim=1.65,
+            parts=(
                 Part("egg", 150, "foam", "air", overrun_percent=120),
                 Part("almond-flour", 110, "foam", "moist, flavor", slot="with"),
                 Part("icing-sugar", 100, "foam", "sweetness"),
@@ -63,52 +71,60 @@ SPONGES = Family(
                 Part("flour", 32, "fold", "structure"),
                 Part("butter", 22, "fold", "supple"),
             ),
-            (
+            steps=(
                 step("foam", "Egg, almonds, icing sugar whipped.", 20, 8),
                 step("whites", "Whites and sugar to soft peaks.", 20),
                 step("fold", "Whites in, flour, melted butter last.", 45),
                 _SHEET,
             ),
-            losses(12, 4),
-            _WINDOWS,
+            losses=losses(12, 4),
+            windows=_WINDOWS,
             measured_density_g_ml=0.38,
         ),
         Job(
-            *("brownie", "brownie", BROWNIE, "moist", 27),
-            (
+            key="brownie",
+            name="brownie",
+            dial=BROWNIE,
+            band="moist",
+            aim=27,
+            parts=(
                 Part("dark", 150, "melt", "flavor", slot="with"),
                 Part("butter", 140, "melt", "the dial sets it"),
                 Part("egg", 130, "mix", "binds"),
                 Part("sugar", 170, "mix", "moist; the crust"),
                 Part("flour", 80, "fold", "structure"),
             ),
-            (
+            steps=(
                 step("melt", "Melt chocolate and butter.", 45),
                 step("mix", "Egg and sugar whisked, not foamed; in.", 30),
                 step("fold", "Flour, briefly.", 28),
                 step("bake", "Until a crumb clings to the needle.", 165, 22, tool="oven"),
             ),
-            losses(7, 3),
-            {"sugars": window(18, 42, "Below it is bread, above it sinks.")},
+            losses=losses(7, 3),
+            windows={"sugars": window(18, 42, "Below it is bread, above it sinks.")},
             measured_density_g_ml=0.8,
         ),
         Job(
-            *("roulade", "a roulade", DIAL, "rolls", 2.4),
-            (
+            key="roulade",
+            name="a roulade",
+            dial=DIAL,
+            band="rolls",
+            aim=2.4,
+            parts=(
                 Part("egg", 240, "foam", "air; the dial sets it", overrun_percent=250),
                 _SUGAR,
                 Part("flour", 70, "fold", "structure"),
                 Part("starch", 30, "fold", "supple", optional=True),
                 Part("oil", 20, "fold", "keeps it from cracking", optional=True),
             ),
-            (
+            steps=(
                 step("foam", "Egg and sugar whipped to the ribbon.", 45, 10),
                 step("fold", "Sifted flour; a little foam into the oil, back.", 25),
                 _SHEET,
                 step("roll", "Roll warm in paper, or brush with syrup first.", 40, wait=rest(20)),
             ),
-            losses(12, 3),
-            _WINDOWS,
+            losses=losses(12, 3),
+            windows=_WINDOWS,
             measured_density_g_ml=0.26,
         ),
     ),

@@ -16,6 +16,9 @@ AS_BEFORE = 0.002
 ALIKE = 0.03
 """How far another figure may be off and still count as kept."""
 
+MOVED = 0.02
+"""Share of itself from which a reading has moved by a swap; less is rounding to the scale."""
+
 FARTHEST = 0.5
 """A figure beside the dial is given up where a line would move by more than this share for it."""
 
@@ -59,6 +62,11 @@ class Swap:
     rebalanced: Formula
     kept: tuple[Kept, ...]
     notes: tuple[Note, ...]
+
+    @property
+    def both(self) -> tuple[Formula, Formula]:
+        """The straight formula and the rebalanced one."""
+        return self.straight, self.rebalanced
 
 
 def swap(

@@ -8,8 +8,8 @@ from scipy.optimize import brentq
 
 from fernbell.core.errors import check_range
 from fernbell.core.families.aside import Aside
-from fernbell.core.families.family import Job
-from fernbell.core.formulas import FIGURES, Lines, Mix
+from fernbell.core.families.family import Job, Tool
+from fernbell.core.formulas import Lines, Mix
 from fernbell.core.working import Given, Working, figure_text
 
 SET_AT_C = 18.0
@@ -26,7 +26,7 @@ WARMTH_SOURCE = (
     "set number with the solid share of cocoa butter at the temperature, from memory; an index of "
     "this project, milk fat not counted"
 )
-_LEAST_C, _MOST_C = float(SOLID[0][0]), float(SOLID[-1][0])
+COLDEST_C, WARMEST_C = float(SOLID[0][0]), float(SOLID[-1][0])
 _CURVE = PchipInterpolator([t for t, _ in SOLID], [own for _, own in SOLID])
 
 
@@ -42,7 +42,7 @@ def solid_share(temperature_c: float) -> float:
     Source:
         monotone curve (PCHIP) through values from memory.
     """
-    check_range("temperature_c", temperature_c, _LEAST_C, _MOST_C)
+    check_range("temperature_c", temperature_c, COLDEST_C, WARMEST_C)
     return float(np.clip(_CURVE(temperature_c), 0.0, 1.0))
 
 
@@ -73,13 +73,13 @@ def stands_up_to(job: Job, lines: Lines) -> Iterator[Aside]:
         job: what it is for, on a dial of the set number [Job].
         lines: the formula [Lines].
     Returns:
-        an aside; none on another dial, or where it is too soft at 4 °C already [Aside].
+        an aside; none where that is no question, or where it is too soft at 4 °C already [Aside].
     Raises:
         CoreError: an unknown make-up.
     Source:
         root of the set number at a temperature (scipy brentq); an index of this project.
     """
-    if job.dial.figure is not FIGURES["set-number"]:
+    if Tool.HOLDS_AT not in job.tools:
         return
     mix, least = lines.mix(), job.dial.band(job.band).least
     cold = job.dial.figure.value(mix)
@@ -87,10 +87,10 @@ def stands_up_to(job: Job, lines: Lines) -> Iterator[Aside]:
     def above(t: float) -> float:
         return cold * firm_share(mix, t) - least
 
-    if above(_LEAST_C) <= 0:
+    if above(COLDEST_C) <= 0:
         return
-    ends = above(_MOST_C) < 0
-    value = float(brentq(above, _LEAST_C, _MOST_C)) if ends else _MOST_C
+    ends = above(WARMEST_C) < 0
+    value = float(brentq(above, COLDEST_C, WARMEST_C)) if ends else WARMEST_C
     butter, cocoa = mix.grams("cocoa_butter"), mix.grams("cocoa_solids") + mix.coating_g
     solid, set_ = solid_share(value), solid_share(SET_AT_C)
     warm = cold * firm_share(mix, value)

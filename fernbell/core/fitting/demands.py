@@ -1,6 +1,7 @@
 """What can be asked of a formula that is to be fitted."""
 
 from dataclasses import dataclass
+from typing import Literal
 
 from fernbell.core.errors import CoreError, UnknownKey, check_range
 from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line
@@ -70,6 +71,34 @@ class EggsWhole:
 Demand = Reads | Finished | Proportion | Uses | Locked | EggsWhole
 
 
+DemandKind = Literal["reads", "finished", "uses", "locked", "proportion", "eggs whole"]
+
+
+@dataclass(frozen=True, slots=True)
+class DemandWords:
+    """A way of asking: how it is called, how it is offered, and what has to be said of it."""
+
+    kind: DemandKind
+    title: str
+    says: str
+    asks: tuple[Literal["figure", "line", "on", "mass_g", "ends"], ...] = ()
+    of_eggs: bool = False
+
+
+DEMANDS = (
+    DemandWords("reads", "Reading", "a reading", ("figure", "ends")),
+    DemandWords("finished", "Arrives", "what is finished", ("mass_g",)),
+    DemandWords("uses", "Use up", "use up", ("line", "mass_g")),
+    DemandWords("locked", "Stays", "a line that stays", ("line",)),
+    DemandWords("proportion", "Proportion", "one line to another", ("line", "on", "ends")),
+    DemandWords("eggs whole", "Eggs whole", "eggs whole", of_eggs=True),
+)
+"""In the order in which they are offered."""
+
+MOVED = 0.01
+"""Share of itself from which a reading has moved by a fit; less is rounding to the scale."""
+
+
 def figure_named(code: str) -> Figure:
     """The figure of a code that can be demanded.
 
@@ -82,8 +111,9 @@ def figure_named(code: str) -> Figure:
     Source:
         definition.
     """
-    if code not in FIGURES:
-        raise CoreError("figure", code, f"one of {', '.join(FIGURES)}")
+    known = [one.code for one in FIGURES.values() if one.asked]
+    if code not in known:
+        raise CoreError("figure", code, f"one of {', '.join(known)}")
     return FIGURES[code]
 
 

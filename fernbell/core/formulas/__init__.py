@@ -1,6 +1,12 @@
 """Formulas: lines, percentages, losses, air, scaling and the sheets they end up on."""
 
-from fernbell.core.formulas.air import Body, fold, overrun_percent, whipped_density
+from fernbell.core.formulas.air import (
+    GAS_KEPT_IN_FOLDING,
+    Body,
+    fold,
+    overrun_percent,
+    whipped_density,
+)
 from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import (
     USUAL_LOSSES,
@@ -14,8 +20,8 @@ from fernbell.core.formulas.book import (
     refuse_circle,
 )
 from fernbell.core.formulas.bringing import GROUPS, Brings, brings, brought_by
-from fernbell.core.formulas.character import Character, characterize, gauges_of
-from fernbell.core.formulas.comparing import Comparison, GaugePair, LinePair, compare
+from fernbell.core.formulas.character import Character, character_of, characterize, gauges_of
+from fernbell.core.formulas.comparing import Comparison, GaugePair, LinePair, compare, moved
 from fernbell.core.formulas.composition import Composition, compose, settled
 from fernbell.core.formulas.cooking import Cooking, dissolved
 from fernbell.core.formulas.eggs import EggAccount, Leftover, egg_account, whole_factor
@@ -31,11 +37,19 @@ from fernbell.core.formulas.figures import (
 )
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
-from fernbell.core.formulas.kinds import FITS, usual_kind, usual_rule
+from fernbell.core.formulas.kinds import FITS, TEXTURES, usual_kind, usual_rule
 from fernbell.core.formulas.labels import Declared
 from fernbell.core.formulas.looks import FORMULA_SHOWS, color_of, flavor_by
 from fernbell.core.formulas.mending import Mend
-from fernbell.core.formulas.method import Drawn, Step, Wait, WaitKind, as_drawn, wait_words
+from fernbell.core.formulas.method import (
+    FIRST_WAIT,
+    Drawn,
+    Step,
+    Wait,
+    WaitKind,
+    as_drawn,
+    wait_words,
+)
 from fernbell.core.formulas.mix import Lines, Mix, lines_of
 from fernbell.core.formulas.readings import (
     FormulaReading,
@@ -64,12 +78,15 @@ __all__ = [
     "ACIDS",
     "FAT",
     "FIGURES",
+    "FIRST_WAIT",
     "FITS",
     "FORMULA_SHOWS",
     "FORMULA_STEP_G",
+    "GAS_KEPT_IN_FOLDING",
     "GROUPS",
     "HOLD_SOURCE",
     "SWEETNESS",
+    "TEXTURES",
     "USUAL_DENSITY",
     "USUAL_LOSSES",
     "USUAL_SIGNS",
@@ -113,6 +130,7 @@ __all__ = [
     "brings",
     "brought_by",
     "building_order",
+    "character_of",
     "characterize",
     "color_of",
     "compare",
@@ -129,6 +147,7 @@ __all__ = [
     "lacks_air",
     "line_working",
     "lines_of",
+    "moved",
     "overrun_percent",
     "percent_workings",
     "ratio",

@@ -90,19 +90,44 @@ def characterize(
     Source:
         see each working.
     """
-    readings = read_formulas(book, [key])
     lines = lines_of(book, key, altitude_m=altitude_m, currency=currency)
-    gauges = gauges_of(lines, kind, windows_of(kind) if windows is None else windows, figures)
+    own = windows_of(kind) if windows is None else windows
+    return character_of(lines, kind, steps, own, figures)
+
+
+def character_of(
+    lines: Lines,
+    kind: str,
+    steps: tuple[Step, ...],
+    windows: Mapping[str, Window],
+    figures: tuple[Figure, ...] = (),
+) -> Character:
+    """The same of lines that are put together already.
+
+    Args:
+        lines: the formula [Lines].
+        kind: its kind, such as 'mousse' [text].
+        steps: its method, shape (n,) [Step].
+        windows: by code of the reading [Window].
+        figures: what else is read, such as the dial of its job, shape (m,) [Figure].
+    Returns:
+        the readings with their windows, and what there is to say about them [Character].
+    Source:
+        see each working.
+    """
+    book, formula = lines.book, lines.formula
+    readings = read_formulas(book, [formula.key])
+    gauges = gauges_of(lines, kind, windows, figures)
     return Character(
-        readings[key],
+        readings[formula.key],
         lines.as_is.own,
         gauges,
         judge_formula(lines, kind, gauges, steps),
         declared(book, tuple(readings)),
-        tuple(brings(book, line, lines.made) for line in lines.formula.lines),
+        tuple(brings(book, line, lines.made) for line in formula.lines),
         egg_account(
             (book.ingredient(line.ingredient), line.mass_g)
-            for line in lines.formula.lines
+            for line in formula.lines
             if line.ingredient
         ),
         lines,

@@ -8,6 +8,27 @@ from fernbell.core.formulas.gauge import Gauge, Verdict
 from fernbell.core.formulas.mix import Lines
 from fernbell.core.working import Working
 
+MOVED = 0.004
+"""Share of itself from which a reading of two revisions has moved; less is rounding."""
+
+
+def moved(was: Working | None, now: Working | None, share: float) -> bool:
+    """Whether a reading has moved by more than a share of itself.
+
+    Args:
+        was: the reading before, None where there was none [any unit].
+        now: the reading after [same unit].
+        share: what counts as moved [1].
+    Returns:
+        true where it has, or where only one of them is known [bool].
+    Source:
+        definition.
+    """
+    if was is None or now is None:
+        return was is not now
+    least = share * max(abs(was.value), abs(now.value), 1e-9)
+    return abs(now.value - was.value) > least
+
 
 @dataclass(frozen=True, slots=True)
 class LinePair:
@@ -20,13 +41,14 @@ class LinePair:
 
 @dataclass(frozen=True, slots=True)
 class GaugePair:
-    """One reading before and after, with where each lies in its window."""
+    """One reading before and after, with where each lies, and whether it moved."""
 
     name: str
     before: Working | None
     after: Working | None
     was: Verdict | None
     now: Verdict | None
+    moved: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,6 +107,7 @@ def _gauges(before: tuple[Gauge, ...], after: tuple[Gauge, ...]) -> tuple[GaugeP
             now.working if now else None,
             was.verdict if was else None,
             now.verdict if now else None,
+            moved(was.working if was else None, now.working if now else None, MOVED),
         )
         if pair.before or pair.after:
             pairs.append(pair)

@@ -58,6 +58,20 @@ class Gauge:
     other: Working | None = None
     window: Window | None = None
     caveat: str = ""
+    decimals: int | None = None
+    other_says: str = ""
+    beside: str | None = None
+    headline: bool = False
+
+    @property
+    def decides(self) -> bool:
+        """Whether it has a window, or tells what the formula will do."""
+        return self.window is not None or self.section is Section.DOES
+
+    @property
+    def fits(self) -> bool:
+        """Whether nothing is known to be wrong with it."""
+        return self.verdict in (None, Verdict.WITHIN)
 
     @property
     def verdict(self) -> Verdict | None:

@@ -38,6 +38,25 @@ FITS: Mapping[str, tuple[str, ...]] = {
 """What each kind can do in a dessert at all; common practice. Other kinds do anything."""
 
 
+TEXTURES: Mapping[str, str] = {
+    "crumble": "crumb",
+    "paste": "crumb",
+    "sponge": "sponge",
+    "mousse": "airy",
+    "meringue": "airy",
+    "cream": "smooth",
+    "ganache": "smooth",
+    "custard": "smooth",
+    "chocolate": "smooth",
+    "fruit": "set",
+    "glaze": "liquid",
+    "caramel": "liquid",
+    "crisp": "crisp",
+    "syrup": "liquid",
+    "preparation": "smooth",
+}
+"""Every kind of formula, and how it is drawn in a cut."""
+
 BAKED = ("sponge", "paste", "crumble", "crisp", "meringue", "chocolate")
 """Kinds that do not stand in a pot, and that need no heating for their eggs; common practice."""
 

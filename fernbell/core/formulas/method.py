@@ -38,6 +38,10 @@ class Wait:
             check_range("most_min", self.most_min, least=self.least_min, most=LONGEST_WAIT_MIN)
 
 
+FIRST_WAIT = Wait(WaitKind.CHILL, 60)
+"""A wait until somebody says which; common practice."""
+
+
 @dataclass(frozen=True, slots=True)
 class Step:
     """One step of a method: what to do, to which temperature, how long, with what, until when.

@@ -13,6 +13,8 @@ from fernbell.core.measures.kitchen import (
 from fernbell.core.measures.lists import MOST_PASTED, Pasted, read_list
 from fernbell.core.measures.scale import Rounded, round_to_scale
 from fernbell.core.measures.units import (
+    SCALES,
+    Scale,
     celsius_from_fahrenheit,
     fahrenheit_from_celsius,
     grams,
@@ -29,11 +31,13 @@ __all__ = [
     "METRIC_PINTS",
     "MOST_PASTED",
     "PINTS",
+    "SCALES",
     "STATES",
     "Amount",
     "Measure",
     "Pasted",
     "Rounded",
+    "Scale",
     "System",
     "celsius_from_fahrenheit",
     "fahrenheit_from_celsius",

@@ -1,5 +1,6 @@
 """Exact conversions into grams, millilitres, millimetres and degrees Celsius."""
 
+from dataclasses import dataclass
 from functools import cache
 
 import pint
@@ -214,3 +215,16 @@ def fahrenheit_from_celsius(temperature_c: float) -> float:
         definition, exact.
     """
     return temperature_c * 1.8 + 32.0
+
+
+@dataclass(frozen=True, slots=True)
+class Scale:
+    """A unit some people read otherwise than it is kept: shown = kept x times + plus, exact."""
+
+    kept: str
+    shown: str
+    times: float
+    plus: float = 0.0
+
+
+SCALES = (Scale("°C", "°F", 1.8, 32.0), Scale("mm", "in", 1 / 25.4))

@@ -18,7 +18,7 @@ from fernbell.core.desserts import (
     take_bite,
 )
 from fernbell.core.findings import Severity
-from fernbell.core.formulas import compose
+from fernbell.core.formulas import lines_of
 from fernbell.server.desserts.schemas import (
     PARTS,
     PORTIONS,
@@ -28,7 +28,7 @@ from fernbell.server.desserts.schemas import (
     SizeOut,
     WorkedOut,
 )
-from fernbell.server.formulas.assemble import book_for
+from fernbell.server.formulas.books import book_for
 from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
@@ -100,8 +100,9 @@ def bite_of(member: Member, sizes: Sequence[Sized], key: str) -> Bite | None:
     book = book_for(member.kitchen_id, keys, whole=True)
     order = solve_order([(one.dessert, one.count) for one in sizes], book)
     at = next((place for place, one in enumerate(sizes) if one.key == key), 0)
-    made = compose(book, keys, altitude_m=member.kitchen.altitude_m)
-    return take_bite(order.sizes[at].parts, made)
+    altitude = member.kitchen.altitude_m
+    mixes = {one: lines_of(book, one, altitude_m=altitude).as_is for one in keys}
+    return take_bite(order.sizes[at].parts, mixes)
 
 
 def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:

@@ -10,7 +10,7 @@ from ninja import Router, Schema
 
 from fernbell.server.desserts.api import DESSERT
 from fernbell.server.formulas.api import FORMULA, snapshot
-from fernbell.server.formulas.assemble import book_for
+from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import SwapOut

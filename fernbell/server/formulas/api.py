@@ -16,7 +16,9 @@ from fernbell.core.formulas import (
     usual_kind,
 )
 from fernbell.server.formulas import assemble, entering
+from fernbell.server.formulas.books import book_for, losses_as_json
 from fernbell.server.formulas.entering import PastedLine
+from fernbell.server.formulas.lines import as_json, as_row
 from fernbell.server.formulas.models import Formula, FormulaLine
 from fernbell.server.formulas.revisions import add_revisions
 from fernbell.server.formulas.schemas import (
@@ -46,7 +48,7 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     row.name, row.flavor = data.name, data.flavor
     row.kind = data.kind or usual_kind(data.does)
     row.base_lines = data.base_lines
-    row.losses = assemble.losses_as_json(data.losses)
+    row.losses = losses_as_json(data.losses)
     row.gas_kept = data.gas_kept
     row.measured_density_g_ml = data.measured_density_g_ml
     row.method = [step.model_dump(mode="json") for step in data.method if step.text]
@@ -56,11 +58,11 @@ def write(member: Member, row: Formula, data: FormulaIn) -> None:
     row.save()
     row.lines.all().delete()
     FormulaLine.objects.bulk_create(
-        _line(row, place, line) for place, line in enumerate(data.lines)
+        as_row(row, place, line) for place, line in enumerate(data.lines)
     )
     if any(line.formula for line in data.lines):
         key = str(row.pk)
-        refuse_circle(assemble.book_for(row.kitchen_id, [key]), key)
+        refuse_circle(book_for(row.kitchen_id, [key]), key)
 
 
 def color_by(member: Member, lines: list[LineIn]) -> str:
@@ -71,21 +73,6 @@ def color_by(member: Member, lines: list[LineIn]) -> str:
     own |= {row.pk: (row.flavor or row.color, FORMULA_SHOWS) for row in nested}
     shown = ((*own.get(line.ingredient or line.formula, ("", 0.0)), line.mass_g) for line in lines)
     return flavor_by(shown)
-
-
-def _line(row: Formula, place: int, line: LineIn) -> FormulaLine:
-    return FormulaLine(
-        formula=row,
-        position=place,
-        key=line.key,
-        mass_g=line.mass_g,
-        overrun_percent=line.overrun_percent,
-        stage=line.stage,
-        strained=line.strained,
-        note=line.note,
-        ingredient_id=line.ingredient,
-        nested_id=line.formula,
-    )
 
 
 def _known(member: Member, lines: list[LineIn]) -> None:
@@ -106,19 +93,7 @@ def _known(member: Member, lines: list[LineIn]) -> None:
 
 def snapshot(row: Row) -> Snapshot:
     """The row as an entry."""
-    lines = [
-        {
-            "key": line.key,
-            "mass_g": line.mass_g,
-            "overrun_percent": line.overrun_percent,
-            "stage": line.stage,
-            "strained": line.strained,
-            "note": line.note,
-            "ingredient": str(line.ingredient_id) if line.ingredient_id else None,
-            "formula": str(line.nested_id) if line.nested_id else None,
-        }
-        for line in FormulaLine.objects.filter(formula_id=row.pk)
-    ]
+    lines = [as_json(line) for line in FormulaLine.objects.filter(formula_id=row.pk)]
     fields = ("name", "kind", "flavor", "base_lines", "losses", "gas_kept", "method", "whole_eggs")
     own = {field: getattr(row, field) for field in (*fields, "job", "measured_density_g_ml")}
     return own | {"lines": lines}
@@ -179,7 +154,7 @@ def draft(member: Member, row_id: UUID, data: FormulaIn) -> dict[str, Any]:
 
 def _refuse_itself(member: Member, row: Row, nested: list[str]) -> None:
     """Refuse a draft one of whose nested formulas holds the row."""
-    book = assemble.book_for(member.kitchen_id, nested) if nested else Book()
+    book = book_for(member.kitchen_id, nested) if nested else Book()
     if str(row.pk) in {one.key for one in book.formulas}:
         raise FormulaCircle((row.name, *(one.name for one in book.formulas if one.key in nested)))
 

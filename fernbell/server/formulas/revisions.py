@@ -11,7 +11,7 @@ from pydantic import StringConstraints
 
 from fernbell.core.formulas import Comparison, compare
 from fernbell.core.working import figure_text
-from fernbell.server.formulas.assemble import drafted
+from fernbell.server.formulas.drafts import drafted
 from fernbell.server.formulas.models import Formula as Row
 from fernbell.server.formulas.schemas import FormulaOut
 from fernbell.server.kitchens import actions
@@ -91,7 +91,7 @@ def add_revisions(router: Router, kind: Kind) -> None:
         require(request.auth, Act.READ)
         row = actions.find(request.auth, kind, row_id)
         states = (
-            drafted(request.auth, _snapshot(request.auth, kind, row, one))
+            drafted(request.auth, _snapshot(request.auth, kind, row, one)).character()
             for one in (before, after)
         )
         return compare(*states)

@@ -9,6 +9,7 @@ from pydantic import Field, StringConstraints, model_validator
 from fernbell.core.errors import OutOfRange
 from fernbell.core.families import Aside, Landing, Slot, job_named
 from fernbell.core.formulas import (
+    GAS_KEPT_IN_FOLDING,
     USUAL_LOSSES,
     Brings,
     Declared,
@@ -82,7 +83,7 @@ class FormulaIn(Entry):
     lines: list[LineIn] = Field(default=[], max_length=MOST_LINES)
     base_lines: list[Key] = Field(default=[], max_length=MOST_LINES)
     losses: Losses = USUAL_LOSSES
-    gas_kept: float = 0.8
+    gas_kept: float = GAS_KEPT_IN_FOLDING
     measured_density_g_ml: float | None = None
     method: list[StepIn] = Field(default=[], max_length=60)
     whole_eggs: bool = False

@@ -7,6 +7,7 @@ from uuid import UUID
 from fernbell.core.errors import MissingDensity
 from fernbell.core.families import (
     FAMILIES,
+    SAID,
     STUFFS,
     Dial,
     Drips,
@@ -25,20 +26,14 @@ from fernbell.core.families import (
 )
 from fernbell.core.formulas import (
     FIGURES,
-    Character,
-    Formula,
     read_formulas,
 )
 from fernbell.core.pantry import Ingredient
 from fernbell.server.formulas import models
-from fernbell.server.formulas.assemble import (
-    DRAFT,
-    book_for,
-    character_of,
-    drafted,
-    reading_with,
-)
-from fernbell.server.formulas.redrawing import dial_of, redrawn, settled_book
+from fernbell.server.formulas.assemble import reading_with
+from fernbell.server.formulas.books import book_for
+from fernbell.server.formulas.drafts import DRAFT, Draft, drafted, drawn_up
+from fernbell.server.formulas.lines import as_json
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
     Choice,
@@ -62,7 +57,11 @@ from fernbell.server.pantry.assemble import as_core
 
 def vocabulary() -> VocabularyOut:
     """Families and figures as they are; no row is asked."""
-    figures = [FiguresOut(code=one.code, name=one.name, unit=one.unit) for one in FIGURES.values()]
+    figures = [
+        FiguresOut(code=one.code, name=one.name, unit=one.unit)
+        for one in FIGURES.values()
+        if one.asked
+    ]
     return VocabularyOut(families=[_family(one) for one in FAMILIES], figures=figures)
 
 
@@ -88,13 +87,14 @@ def _job(family: Family, job: Job) -> JobOut:
         band=job.band,
         aim=job.aim,
         notes=list(job.notes),
-        slots=[SlotOut(slot=slot, usual=usual) for slot, usual in slots.items()],
+        slots=[SlotOut(slot=slot, says=SAID[slot], usual=usual) for slot, usual in slots.items()],
         options=[
             OptionOut(stuff=one.stuff, name=STUFFS[one.stuff].name, why=one.why)
             for one in job.parts
             if one.optional
         ],
         ways=[one.name for one in job.ways],
+        tools=list(job.tools),
     )
 
 
@@ -107,6 +107,7 @@ def _dial(dial: Dial) -> DialOut:
         says=dial.says,
         bands=list(dial.bands),
         moves=dial.moves,
+        step=dial.step,
         source=dial.source,
     )
 
@@ -126,9 +127,9 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     )
     made = propose(family, job, wish, shelf, member.kitchen.altitude_m)
     entry = _entry(family, made, asked.job)
-    book = settled_book(member, shelf, (made.formula,))
-    told = (entry.kind, entry.model_dump(mode="json")["method"], entry.job)
-    own = character_of(member, book, DRAFT, *told)
+    book = drawn_up(member, shelf, (made.formula,))
+    method = entry.model_dump(mode="json")["method"]
+    draft = Draft.of(member, book, DRAFT, kind=entry.kind, method=method, job=entry.job)
     return ProposalOut(
         entry=entry,
         names={line.key: book.line_name(line) for line in made.formula.lines},
@@ -138,7 +139,7 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
             for slot, found in slot_choices(job, shelf).items()
         },
         picked={slot: UUID(key) for slot, key in made.picked.items()},
-        reading=reading_with(member, own, DRAFT, *told),
+        reading=reading_with(member, draft, DRAFT),
     )
 
 
@@ -149,17 +150,7 @@ def _entry(family: Family, made: Proposal, job: str) -> FormulaIn:
             "name": formula.name,
             "kind": made.kind,
             "flavor": family.flavor,
-            "lines": [
-                {
-                    "key": line.key,
-                    "mass_g": line.mass_g,
-                    "ingredient": line.ingredient,
-                    "overrun_percent": line.overrun_percent,
-                    "stage": line.stage,
-                    "strained": line.strained,
-                }
-                for line in formula.lines
-            ],
+            "lines": [as_json(line) for line in formula.lines],
             "base_lines": formula.base_lines,
             "losses": formula.losses,
             "measured_density_g_ml": formula.measured_density_g_ml,
@@ -171,20 +162,12 @@ def _entry(family: Family, made: Proposal, job: str) -> FormulaIn:
 
 def turn_dial(member: Member, key: str, entry: dict[str, Any], value: float) -> TurnOut:
     """Turn the dial of a formula as it is drawn up; nothing is saved."""
-    _, _, own = drafted(member, entry)
-    turned = weighable(own.lines, turn(dial_of(entry), own.lines, value))
-    return _turned(member, key, entry, own, turned)
-
-
-def _turned(
-    member: Member, key: str, entry: dict[str, Any], own: Character, turned: Formula
-) -> TurnOut:
-    told = (entry["kind"], entry["method"], entry["job"])
-    now = redrawn(member, own, turned, entry)
+    draft = drafted(member, entry)
+    turned = weighable(draft.lines, turn(draft.dial, draft.lines, value))
     return TurnOut(
         lines=[LineGrams(key=line.key, mass_g=line.mass_g) for line in turned.lines],
         losses=turned.losses,
-        reading=reading_with(member, now, key, *told),
+        reading=reading_with(member, draft.as_formula(turned), key),
     )
 
 
@@ -201,5 +184,5 @@ def drips_of(
 
 def others_of(member: Member, entry: dict[str, Any]) -> tuple[OtherChocolate, ...]:
     """The same job with every chocolate of the kitchen."""
-    _, _, own = drafted(member, entry)
-    return other_chocolates(dial_of(entry), own.lines, pantry_of(member))
+    draft = drafted(member, entry)
+    return other_chocolates(draft.dial, draft.lines, pantry_of(member))

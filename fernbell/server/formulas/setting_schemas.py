@@ -1,14 +1,15 @@
 """What goes over the wire when a formula is set, fitted or swapped."""
 
-from typing import Annotated, Literal, Self
+from typing import Annotated, Self
 from uuid import UUID
 
 from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
-from fernbell.core.families import DialBand, Failure, Kept, Note, Wish
+from fernbell.core.families import USUAL_FINISHED_G, DialBand, Failure, Kept, Note, Tool, Wish
 from fernbell.core.fitting import (
     Demand,
+    DemandKind,
     EggsWhole,
     Finished,
     Locked,
@@ -34,6 +35,7 @@ class DialOut(Schema):
     says: str
     bands: list[DialBand]
     moves: str
+    step: float
     source: str
 
 
@@ -41,6 +43,7 @@ class SlotOut(Schema):
     """A choice of a job's sentence: 'with' dark couverture."""
 
     slot: str
+    says: str
     usual: str
 
 
@@ -65,6 +68,7 @@ class JobOut(Schema):
     slots: list[SlotOut]
     options: list[OptionOut]
     ways: list[str]
+    tools: list[Tool]
 
 
 class FamilyOut(Schema):
@@ -100,7 +104,7 @@ class WishIn(Entry):
     job: Annotated[str, StringConstraints(max_length=60)]
     picks: dict[str, UUID] = Field(default={}, max_length=20)
     without: list[str] = Field(default=[], max_length=40)
-    finished_g: float = 500.0
+    finished_g: float = USUAL_FINISHED_G
     dial: float | None = None
     holds_at_c: float | None = None
     way: Annotated[str, StringConstraints(max_length=60)] = ""
@@ -159,7 +163,7 @@ class DemandIn(Entry):
     uses: line, mass_g; locked: line; eggs whole: nothing more.
     """
 
-    kind: Literal["reads", "finished", "proportion", "uses", "locked", "eggs whole"]
+    kind: DemandKind
     figure: Annotated[str, StringConstraints(max_length=60)] = ""
     line: Key | None = None
     on: Key | None = None
@@ -216,11 +220,12 @@ class AskedOut(Schema):
 
 
 class FitGauge(Schema):
-    """A reading before and after; whether it then lies in its window, and whether it decides."""
+    """A reading that decides, before and after: whether it moved, and lies in its window then."""
 
     code: str
-    decides: bool
     name: str
+    beside: str | None
+    moved: bool
     before: Working | None
     after: Working | None
     fits: bool
@@ -261,14 +266,12 @@ class SwapLine(Schema):
 
 
 class SwapGauge(Schema):
-    """A reading before, straight and rebalanced; whether each lies in its window.
-
-    `decides` where it has a window or tells what the formula will do.
-    """
+    """A reading that decides, before, straight and rebalanced; whether it moved in either."""
 
     code: str
-    decides: bool
     name: str
+    beside: str | None
+    moved: bool
     before: Working | None
     straight: Working | None
     rebalanced: Working | None

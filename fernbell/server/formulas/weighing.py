@@ -4,21 +4,11 @@ from collections.abc import Iterator
 from typing import Any
 from uuid import UUID
 
-from fernbell.core.families import (
-    swap,
-)
-from fernbell.core.fitting import FIT_SOURCE, fit
-from fernbell.core.formulas import (
-    Character,
-    Gauge,
-    Section,
-    Verdict,
-)
+from fernbell.core.families import SWAP_MOVED, swap
+from fernbell.core.fitting import FIT_SOURCE, MOVED, fit
+from fernbell.core.formulas import Gauge, moved
 from fernbell.core.working import Working
-from fernbell.server.formulas.assemble import (
-    drafted,
-)
-from fernbell.server.formulas.redrawing import dial_of, redrawn
+from fernbell.server.formulas.drafts import drafted
 from fernbell.server.formulas.setting_schemas import (
     AskedOut,
     DemandIn,
@@ -35,20 +25,22 @@ from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry.assemble import as_core
 from fernbell.server.problems import Invalid
 
+Gauges = tuple[Gauge, ...]
+
 
 def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) -> FitOut:
     """Fit a formula as it is drawn up to what is asked; nothing is saved."""
-    _, formula, own = drafted(member, entry)
-    dial = dial_of(entry).figure if any(one.figure == "dial" for one in demands) else None
-    found = fit(own.lines, tuple(one.demand(dial) for one in demands))
-    now = redrawn(member, own, found.formula, entry)
+    draft = drafted(member, entry)
+    dial = draft.dial.figure if any(one.figure == "dial" for one in demands) else None
+    found = fit(draft.lines, tuple(one.demand(dial) for one in demands))
+    now = draft.as_formula(found.formula)
     because = {one.line: list(one.because) for one in found.moves}
-    pairs = zip(formula.lines, found.formula.lines, strict=True)
+    pairs = zip(draft.lines.formula.lines, found.formula.lines, strict=True)
     return FitOut(
         lines=[
             MovedLine(
                 key=old.key,
-                name=own.lines.book.line_name(old),
+                name=draft.lines.book.line_name(old),
                 before_g=old.mass_g,
                 after_g=new.mass_g,
                 because=because.get(old.key, []),
@@ -61,13 +53,14 @@ def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) 
         gauges=[
             FitGauge(
                 code=one.code,
-                decides=_decides(one),
                 name=one.name,
+                beside=one.beside,
+                moved=moved(_working(was), _working(then), MOVED),
                 before=_working(was),
                 after=_working(then),
                 fits=_fits(then),
             )
-            for one, (was, then) in _side_by_side(own, now)
+            for one, (was, then) in _deciding(draft.gauges(), now.gauges())
         ],
         solves=found.solves,
         source=FIT_SOURCE,
@@ -79,20 +72,19 @@ def swap_ingredient(member: Member, entry: dict[str, Any], old: UUID, new: UUID)
     comes = rows(member, pantry.Ingredient).filter(pk=new, archived_at=None).first()
     if comes is None:
         raise Invalid.field("new", "This ingredient is not on your shelf.")
-    _, formula, own = drafted(member, entry)
-    if str(old) not in {line.ingredient for line in formula.lines}:
+    draft = drafted(member, entry)
+    lines = draft.lines
+    if str(old) not in {line.ingredient for line in lines.formula.lines}:
         raise Invalid.field("old", "This ingredient is in none of its lines.")
-    dial = dial_of(entry) if entry["job"] else None
-    found = swap(own.lines, str(old), as_core(comes), dial, entry["kind"])
-    straight, rebalanced = (
-        redrawn(member, own, one, entry, found.book) for one in (found.straight, found.rebalanced)
-    )
-    trios = zip(formula.lines, found.straight.lines, found.rebalanced.lines, strict=True)
+    dial = draft.dial if draft.job else None
+    found = swap(lines, str(old), as_core(comes), dial, draft.kind)
+    states = [draft, *(draft.as_formula(one, found.book) for one in found.both)]
+    trios = zip(lines.formula.lines, found.straight.lines, found.rebalanced.lines, strict=True)
     return SwapOut(
         lines=[
             SwapLine(
                 key=was.key,
-                before=own.lines.book.line_name(was),
+                before=lines.book.line_name(was),
                 after=found.book.line_name(now),
                 before_g=was.mass_g,
                 straight_g=plain.mass_g,
@@ -103,31 +95,32 @@ def swap_ingredient(member: Member, entry: dict[str, Any], old: UUID, new: UUID)
         gauges=[
             SwapGauge(
                 code=one.code,
-                decides=_decides(one),
                 name=one.name,
+                beside=one.beside,
+                moved=any(
+                    moved(_working(was), _working(then), SWAP_MOVED) for then in (plain, now)
+                ),
                 before=_working(was),
                 straight=_working(plain),
                 rebalanced=_working(now),
                 straight_fits=_fits(plain),
                 rebalanced_fits=_fits(now),
             )
-            for one, (was, plain, now) in _side_by_side(own, straight, rebalanced)
+            for one, (was, plain, now) in _deciding(*(one.gauges() for one in states))
         ],
         kept=list(found.kept),
         notes=list(found.notes),
     )
 
 
-def _side_by_side(*states: Character) -> Iterator[tuple[Gauge, list[Gauge | None]]]:
-    """Each reading any of the states has: one that names it, and that of every state."""
-    by_code = [{one.code: one for one in own.gauges} for own in states]
+def _deciding(*states: Gauges) -> Iterator[tuple[Gauge, list[Gauge | None]]]:
+    """Each reading that decides: one that names it, and that of every state."""
+    by_code = [{one.code: one for one in gauges} for gauges in states]
     for code in dict.fromkeys(code for one in by_code for code in one):
         gauges = [one.get(code) for one in by_code]
-        yield next(one for one in gauges if one), gauges
-
-
-def _decides(gauge: Gauge) -> bool:
-    return gauge.window is not None or gauge.section is Section.DOES
+        first = next(one for one in gauges if one)
+        if first.decides:
+            yield first, gauges
 
 
 def _working(gauge: Gauge | None) -> Working | None:
@@ -135,4 +128,4 @@ def _working(gauge: Gauge | None) -> Working | None:
 
 
 def _fits(gauge: Gauge | None) -> bool:
-    return gauge is None or gauge.verdict in (None, Verdict.WITHIN)
+    return gauge is None or gauge.fits

@@ -5,7 +5,22 @@ import { api, take } from './client'
 import { AGAIN_MS } from './draft'
 import type { FieldWords, House, RuleWords } from './types'
 
-const NOTHING: House = { rules: [], ways: [], drawn: [], forms: [] }
+const NOTHING: House = {
+  formulas: {
+    kinds: [],
+    gas_kept: 1,
+    waits: { kinds: [], first: { kind: 'rest', least_min: 0, placed: false } },
+    slots: {},
+    demands: [],
+    wish: [],
+    drips: [],
+  },
+  scales: [],
+  rules: [],
+  ways: [],
+  drawn: [],
+  forms: [],
+}
 
 /** Empty until it is read, which is once; the same for every kitchen. */
 export const house = shallowRef<House>(NOTHING)

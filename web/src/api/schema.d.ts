@@ -1759,7 +1759,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "reads" | "finished" | "proportion" | "uses" | "locked" | "eggs whole";
+            kind: "reads" | "finished" | "uses" | "locked" | "proportion" | "eggs whole";
             /** Least */
             least?: number | null;
             /** Line */
@@ -1770,6 +1770,31 @@ export interface components {
             most?: number | null;
             /** On */
             on?: string | null;
+        };
+        /**
+         * DemandWords
+         * @description A way of asking: how it is called, how it is offered, and what has to be said of it.
+         */
+        DemandWords: {
+            /**
+             * Asks
+             * @default []
+             */
+            asks: ("figure" | "line" | "on" | "mass_g" | "ends")[];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "reads" | "finished" | "uses" | "locked" | "proportion" | "eggs whole";
+            /**
+             * Of Eggs
+             * @default false
+             */
+            of_eggs: boolean;
+            /** Says */
+            says: string;
+            /** Title */
+            title: string;
         };
         /**
          * DemoPerson
@@ -1945,6 +1970,8 @@ export interface components {
             says: string;
             /** Source */
             source: string;
+            /** Step */
+            step: number;
             /** Unit */
             unit: string;
         };
@@ -2068,6 +2095,8 @@ export interface components {
         FieldOut: {
             /** Empty */
             empty: string;
+            /** First */
+            first: number | null;
             /** Label */
             label: string;
             /** Least */
@@ -2167,17 +2196,19 @@ export interface components {
         };
         /**
          * FitGauge
-         * @description A reading before and after; whether it then lies in its window, and whether it decides.
+         * @description A reading that decides, before and after: whether it moved, and lies in its window then.
          */
         FitGauge: {
             after: components["schemas"]["Working"] | null;
             before: components["schemas"]["Working"] | null;
+            /** Beside */
+            beside: string | null;
             /** Code */
             code: string;
-            /** Decides */
-            decides: boolean;
             /** Fits */
             fits: boolean;
+            /** Moved */
+            moved: boolean;
             /** Name */
             name: string;
         };
@@ -2402,6 +2433,30 @@ export interface components {
             used_by: string[];
         };
         /**
+         * FormulasOut
+         * @description What a screen has to know of formulas.
+         *
+         *     `slots` are the words of a job's sentence, `demands` what can be asked of a fit; `wish` and
+         *     `drips` what is entered beside a job.
+         */
+        FormulasOut: {
+            /** Demands */
+            demands: components["schemas"]["DemandWords"][];
+            /** Drips */
+            drips: components["schemas"]["FieldOut"][];
+            /** Gas Kept */
+            gas_kept: number;
+            /** Kinds */
+            kinds: components["schemas"]["KindOut"][];
+            /** Slots */
+            slots: {
+                [key: string]: string;
+            };
+            waits: components["schemas"]["WaitsOut"];
+            /** Wish */
+            wish: components["schemas"]["FieldOut"][];
+        };
+        /**
          * FoundName
          * @description A row whose name fits, and the other name by which it does.
          */
@@ -2477,6 +2532,8 @@ export interface components {
          *     to bear in mind this time.
          */
         Gauge: {
+            /** Beside */
+            beside?: string | null;
             /**
              * Caveat
              * @default
@@ -2484,6 +2541,13 @@ export interface components {
             caveat: string;
             /** Code */
             code: string;
+            /** Decimals */
+            decimals?: number | null;
+            /**
+             * Headline
+             * @default false
+             */
+            headline: boolean;
             /** Name */
             name: string;
             /**
@@ -2492,6 +2556,11 @@ export interface components {
              */
             needs: string[];
             other?: components["schemas"]["Working"] | null;
+            /**
+             * Other Says
+             * @default
+             */
+            other_says: string;
             /**
              * Overcooked
              * @default []
@@ -2518,11 +2587,13 @@ export interface components {
         };
         /**
          * GaugePair
-         * @description One reading before and after, with where each lies in its window.
+         * @description One reading before and after, with where each lies, and whether it moved.
          */
         GaugePair: {
             after: components["schemas"]["Working"] | null;
             before: components["schemas"]["Working"] | null;
+            /** Moved */
+            moved: boolean;
             /** Name */
             name: string;
             now: components["schemas"]["Verdict"] | null;
@@ -2622,14 +2693,19 @@ export interface components {
         /**
          * HouseOut
          * @description Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
+         *
+         *     `scales` are the units a person may read otherwise than they are kept.
          */
         HouseOut: {
             /** Drawn */
             drawn: components["schemas"]["Drawn"][];
             /** Forms */
             forms: components["schemas"]["FormOut"][];
+            formulas: components["schemas"]["FormulasOut"];
             /** Rules */
             rules: components["schemas"]["RuleOut"][];
+            /** Scales */
+            scales: components["schemas"]["ScaleOut"][];
             /** Ways */
             ways: components["schemas"]["WayOut"][];
         };
@@ -2839,6 +2915,8 @@ export interface components {
             options: components["schemas"]["OptionOut"][];
             /** Slots */
             slots: components["schemas"]["SlotOut"][];
+            /** Tools */
+            tools: components["schemas"]["Tool"][];
             /** Ways */
             ways: string[];
         };
@@ -2877,6 +2955,16 @@ export interface components {
             name: string;
             /** Unit */
             unit: string;
+        };
+        /**
+         * KindOut
+         * @description A kind of formula, and how it is drawn in a cut.
+         */
+        KindOut: {
+            /** Kind */
+            kind: string;
+            /** Texture */
+            texture: string;
         };
         /**
          * KitchenIn
@@ -3873,6 +3961,20 @@ export interface components {
             title: string;
         };
         /**
+         * ScaleOut
+         * @description A unit some read otherwise: shown = kept x times + plus.
+         */
+        ScaleOut: {
+            /** Kept */
+            kept: string;
+            /** Plus */
+            plus: number;
+            /** Shown */
+            shown: string;
+            /** Times */
+            times: number;
+        };
+        /**
          * Section
          * @description What a reading tells.
          * @enum {string}
@@ -4077,6 +4179,8 @@ export interface components {
          * @description A choice of a job's sentence: 'with' dark couverture.
          */
         SlotOut: {
+            /** Says */
+            says: string;
             /** Slot */
             slot: string;
             /** Usual */
@@ -4298,16 +4402,16 @@ export interface components {
         Store: "dry" | "cold" | "frozen";
         /**
          * SwapGauge
-         * @description A reading before, straight and rebalanced; whether each lies in its window.
-         *
-         *     `decides` where it has a window or tells what the formula will do.
+         * @description A reading that decides, before, straight and rebalanced; whether it moved in either.
          */
         SwapGauge: {
             before: components["schemas"]["Working"] | null;
+            /** Beside */
+            beside: string | null;
             /** Code */
             code: string;
-            /** Decides */
-            decides: boolean;
+            /** Moved */
+            moved: boolean;
             /** Name */
             name: string;
             rebalanced: components["schemas"]["Working"] | null;
@@ -4456,6 +4560,12 @@ export interface components {
             /** Work C */
             work_c: number;
         };
+        /**
+         * Tool
+         * @description What there is to work out beside a job.
+         * @enum {string}
+         */
+        Tool: "other chocolates" | "holds at" | "drips";
         /**
          * TopView
          * @description The dessert from above: its edge, hidden edges, cuts, one portion and what lies on it.
@@ -4673,6 +4783,15 @@ export interface components {
          * @enum {string}
          */
         WaitKind: "rest" | "set" | "chill" | "freeze" | "thaw";
+        /**
+         * WaitsOut
+         * @description Kinds of wait, and what one is until somebody says which.
+         */
+        WaitsOut: {
+            first: components["schemas"]["Wait"];
+            /** Kinds */
+            kinds: string[];
+        };
         /**
          * WallPoint
          * @description A point of a wall: so wide at such a height; an arc of a radius leads up to it, or none.

@@ -15,15 +15,9 @@ const { data, error } = useComparison(
   () => ({ before: props.before, after: props.after }),
 )
 type Line = Comparison['lines'][number]
-type Pair = Comparison['gauges'][number]
 const moved = (one: Line) => one.before_g !== one.after_g
-const read = (one: Pair) => {
-  const [was, now] = [one.before?.value, one.after?.value]
-  if (was === undefined || now === undefined) return true
-  return Math.abs(now - was) > 0.004 * Math.max(Math.abs(was), Math.abs(now))
-}
 const grams = (value: number | null) => (value === null ? '–' : `${figure(value, 1)} g`)
-const changed = computed(() => data.value?.gauges.filter(read) ?? [])
+const changed = computed(() => data.value?.gauges.filter((one) => one.moved) ?? [])
 </script>
 
 <template>

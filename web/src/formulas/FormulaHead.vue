@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** Name, kind and color of a formula, and what can be done with the row. */
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 import type { FormulaEntry } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
-import { FLAVORS, KINDS } from '../kit/flavors'
+import { house } from '../api/house'
+import { FLAVORS } from '../kit/flavors'
 import LookSwatch from '../kit/LookSwatch.vue'
 import RowMenu from '../kit/RowMenu.vue'
 import TextField from '../kit/TextField.vue'
@@ -24,7 +25,9 @@ watch(
   (now) => (name.value = now),
   { immediate: true },
 )
-const kinds = KINDS.map((value) => ({ value, label: value }))
+const kinds = computed(() =>
+  house.value.formulas.kinds.map(({ kind }) => ({ value: kind, label: kind })),
+)
 const flavors = Object.keys(FLAVORS).map((value) => ({ value, label: value.replace('-', ' ') }))
 
 function rename() {

@@ -2,6 +2,7 @@
 /** What the formula is: what arrives of it, its density, and its size for another need. */
 import { computed, ref, watch } from 'vue'
 
+import { house } from '../api/house'
 import type { Formula, FormulaEntry, GaugeShown, Reading } from '../api/types'
 import FoldCard from '../kit/FoldCard.vue'
 import { figure } from '../kit/format'
@@ -15,6 +16,7 @@ import FormulaReadings from './FormulaReadings.vue'
 import AsidesList from './setting/AsidesList.vue'
 import DripsCard from './setting/DripsCard.vue'
 import LossesFields from './LossesFields.vue'
+import { useFamilies } from './setting/useSetting'
 import { useScaled, type Wanted } from './useFormula'
 
 const props = defineProps<{
@@ -38,6 +40,8 @@ watch(
 const scale = (value: number | null, unit: Wanted['unit']) =>
   (size.value = value === null ? null : { value, unit })
 
+const { jobOf } = useFamilies()
+const tools = computed(() => jobOf(props.entry.job)?.tools)
 const gauges = computed(() => props.reading?.gauges ?? [])
 /** What decides stands first: the readings that have a window. */
 const deciding = computed(() => gauges.value.filter((one) => one.gauge.window))
@@ -51,8 +55,9 @@ const of = (section: GaugeShown['gauge']['section']) =>
 /** Everybody something is wanted of, each once. */
 const wanted = computed(() => [...new Set(gauges.value.flatMap((one) => one.gauge.needs))])
 const cost = computed(() => {
-  const found = gauges.value.find((one) => one.gauge.code === 'cost')?.gauge.working
-  return found ? `${figure(found.value, 2)} ${found.unit}` : undefined
+  const found = gauges.value.find((one) => one.gauge.headline)?.gauge
+  const working = found?.working
+  return working ? `${figure(working.value, found.decimals ?? undefined)} ${working.unit}` : ''
 })
 </script>
 
@@ -72,7 +77,7 @@ const cost = computed(() => {
     </p>
     <FormulaReadings v-if="reading" :gauges="deciding" />
     <AsidesList v-if="reading" :asides="reading.asides" />
-    <DripsCard v-if="entry.job === 'ganache.drip'" :id="id" />
+    <DripsCard v-if="tools?.includes('drips')" :id="id" />
     <dl v-if="reading">
       <div>
         <dt>Finished</dt>
@@ -97,7 +102,7 @@ const cost = computed(() => {
           :key="section"
           :title="title"
           :name="`reading.${section}`"
-          :aside="section === 'costs' ? cost : undefined"
+          :aside="section === 'costs' ? cost || undefined : undefined"
         >
           <FormulaReadings :gauges="of(section)" />
           <DeclaredCard v-if="section === 'costs'" :reading="reading" />
@@ -116,7 +121,7 @@ const cost = computed(() => {
             label="Air kept in folding"
             unit="%"
             :step="5"
-            :value="(entry.gas_kept ?? 0.8) * 100"
+            :value="(entry.gas_kept ?? house.formulas.gas_kept) * 100"
             :disabled="disabled"
             :error="errorAt('gas_kept')"
             @commit="(v) => v !== null && emit('change', { gas_kept: v / 100 })"

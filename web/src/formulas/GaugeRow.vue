@@ -12,24 +12,9 @@ const props = defineProps<{ shown: GaugeShown }>()
 const gauge = computed(() => props.shown.gauge)
 const bar = computed(() => barOf(gauge.value))
 const outside = computed(() => Boolean(props.shown.verdict && props.shown.verdict !== 'within'))
-const DECIMALS: Record<string, number> = {
-  'water-activity': 3,
-  'set-number': 2,
-  'fat-water': 2,
-  'gelatin-water': 2,
-  'gelatin-whole': 2,
-  cost: 2,
-  energy: 0,
-}
 function text(working: NonNullable<GaugeShown['gauge']['working']>) {
   const shown = scaleOf(working.unit).shown(working.value)
-  return figure(shown, DECIMALS[gauge.value.code] ?? (Math.abs(shown) < 1 ? 2 : 1))
-}
-const OTHER: Record<string, string> = {
-  'gelatin-water': 'leaf for leaf',
-  'gelatin-whole': 'leaf for leaf',
-  energy: '',
-  cost: '',
+  return figure(shown, gauge.value.decimals ?? (Math.abs(shown) < 1 ? 2 : 1))
 }
 </script>
 
@@ -56,7 +41,7 @@ const OTHER: Record<string, string> = {
       <span :class="['needle', { outside }]" :style="{ left: `${bar.at}%` }" />
     </span>
     <span v-if="gauge.other" class="other quiet">
-      {{ OTHER[gauge.code] }}
+      {{ gauge.other_says }}
       <WorkedFigure plain :working="gauge.other" :text="text(gauge.other)" />
     </span>
   </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The wait a step ends with: what, how long at least and at most, and where. */
+import { house } from '../api/house'
 import type { Wait } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
@@ -7,16 +8,16 @@ import NumberField from '../kit/NumberField.vue'
 const props = defineProps<{ place: number; wait: Wait | null }>()
 const emit = defineEmits<{ change: [wait: Wait | null] }>()
 const NONE = ''
+const { waits } = house.value.formulas
 const KINDS = [
   { value: NONE, label: 'no wait' },
-  ...['rest', 'set', 'chill', 'freeze', 'thaw'].map((value) => ({ value, label: value })),
+  ...waits.kinds.map((value) => ({ value, label: value })),
 ]
 const WHERE = [
   { value: 0, label: 'before it is used' },
   { value: 1, label: 'once it is in place' },
 ]
-const FIRST: Wait = { kind: 'chill', least_min: 60, most_min: null, placed: false }
-const set = (change: Partial<Wait>) => emit('change', { ...(props.wait ?? FIRST), ...change })
+const set = (change: Partial<Wait>) => emit('change', { ...(props.wait ?? waits.first), ...change })
 </script>
 
 <template>

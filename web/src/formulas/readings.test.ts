@@ -32,6 +32,10 @@ const gauge = (more: Partial<Gauge> = {}): Gauge => ({
   other: null,
   window: { least: 10, most: 20, why: 'Flat below.', source: 'common practice' },
   caveat: '',
+  decimals: null,
+  other_says: '',
+  beside: null,
+  headline: false,
   ...more,
 })
 
@@ -79,6 +83,8 @@ const reading = (more: Partial<Reading> = {}): Reading => ({
 describe('FormulaReadings', () => {
   it('prints a reading, its other school, and opens its working', async () => {
     const root = gauge({
+      decimals: 2,
+      other_says: 'leaf for leaf',
       code: 'gelatin-water',
       name: 'Gelatin on the water',
       working: working('Gelatin, root', 1.234, '%'),

@@ -1,4 +1,6 @@
-/** Colors and textures of the drawing: a palette of ours, chosen by flavor and by kind of formula. */
+/** Colors and textures of the drawing: a palette of ours, chosen by flavor; the texture by kind of formula. */
+
+import { house } from '../api/house'
 
 export type Texture = 'crumb' | 'sponge' | 'airy' | 'smooth' | 'set' | 'liquid' | 'crisp' | 'fruit'
 
@@ -24,37 +26,21 @@ export const FLAVORS: Record<string, string> = {
   neutral: '#c9cbb9',
 }
 
-const TEXTURE_OF: Record<string, Texture> = {
-  crumble: 'crumb',
-  paste: 'crumb',
-  sponge: 'sponge',
-  mousse: 'airy',
-  meringue: 'airy',
-  cream: 'smooth',
-  ganache: 'smooth',
-  custard: 'smooth',
-  chocolate: 'smooth',
-  fruit: 'set',
-  glaze: 'liquid',
-  caramel: 'liquid',
-  crisp: 'crisp',
-  syrup: 'liquid',
-  preparation: 'smooth',
-}
-
-export const KINDS = Object.keys(TEXTURE_OF)
-
 export interface Look {
   color: string
   texture: Texture
 }
+
+/** How its kind is drawn; what has none is smooth. */
+const textureOf = (kind?: string): Texture =>
+  (house.value.formulas.kinds.find((one) => one.kind === kind)?.texture ?? 'smooth') as Texture
 
 /** How a formula looks in a drawing: by its flavor, else by what it is mostly made of. */
 export function lookOf(formula?: { flavor: string; kind: string; color?: string }): Look {
   const flavor = formula?.flavor || formula?.color || ''
   return {
     color: FLAVORS[flavor] ?? (FLAVORS.neutral as string),
-    texture: TEXTURE_OF[formula?.kind ?? ''] ?? 'smooth',
+    texture: textureOf(formula?.kind),
   }
 }
 

@@ -1,6 +1,7 @@
-/** How a person reads figures: °C or °F, mm or inches. Kept in °C and mm; exact by definition. */
+/** How a person reads figures: °C or °F, mm or inches. Kept in °C and mm. */
 import { shallowRef } from 'vue'
 
+import { house } from '../api/house'
 import type { Preferences } from '../api/types'
 import { figure } from './format'
 
@@ -16,22 +17,24 @@ interface Scale {
   kept: (shown: number) => number
 }
 
-const FAHRENHEIT: Scale = {
-  unit: '°F',
-  shown: (celsius) => celsius * 1.8 + 32,
-  kept: (fahrenheit) => (fahrenheit - 32) / 1.8,
-}
-const INCHES: Scale = {
-  unit: 'in',
-  shown: (mm) => mm / 25.4,
-  kept: (inches) => inches * 25.4,
+/** Whether a person reads a unit otherwise than it is kept. */
+const OTHERWISE: Record<string, (own: Preferences) => boolean> = {
+  '°F': (own) => own.fahrenheit,
+  in: (own) => own.inches,
 }
 
 /** The scale a unit is read in by this person; a unit nobody converts is its own. */
 export function scaleOf(unit = ''): Scale {
-  if (unit === '°C' && preferences.value.fahrenheit) return FAHRENHEIT
-  if (unit === 'mm' && preferences.value.inches) return INCHES
-  return { unit, shown: (value) => value, kept: (value) => value }
+  const other = house.value.scales.find((one) => one.kept === unit)
+  if (!other || !OTHERWISE[other.shown]?.(preferences.value)) {
+    return { unit, shown: (value) => value, kept: (value) => value }
+  }
+  const { shown, times, plus } = other
+  return {
+    unit: shown,
+    shown: (value) => value * times + plus,
+    kept: (value) => (value - plus) / times,
+  }
 }
 
 /** '83 °C' or '181.4 °F'. */

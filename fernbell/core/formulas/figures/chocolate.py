@@ -84,6 +84,7 @@ SET_NUMBER = Figure(
     shown=_sets,
     asked=True,
     explain=_explain_set,
+    decimals=2,
     moves={Verdict.BELOW: (COCOA, ("water",)), Verdict.ABOVE: (("water",), COCOA)},
 )
 FAT_ON_WATER = Figure(
@@ -100,5 +101,6 @@ FAT_ON_WATER = Figure(
     shown=_sets,
     asked=True,
     explain=_explain_fat,
+    decimals=2,
     moves={Verdict.BELOW: (FATS, ("water",)), Verdict.ABOVE: (("water",), FATS)},
 )

@@ -87,4 +87,6 @@ COST = Figure(
     explain=_worked,
     other=_batch,
     lacks=_lacks,
+    decimals=2,
+    headline=True,
 )

@@ -77,4 +77,5 @@ ENERGY_IN_100_G = Figure(
     shown=always,
     explain=partial(_energy, 0),
     other=partial(_energy, 1),
+    decimals=0,
 )

@@ -21,7 +21,8 @@ class Figure:
     known, `on` those that may not be nothing, `lacks` names what else it wants. `shown` says
     whether it stands among the readings of a mix of a kind; `asked` whether a fit can be asked
     for it. `holds` refuses a reading outside its range, `other` is the same by another school or
-    unit, `moves` is what mends it, and `by_cooking` that cooking further does too.
+    unit, `moves` is what mends it, and `by_cooking` that cooking further does too. How it is
+    shown (`decimals` to `headline`) is the gauge's.
     """
 
     code: str
@@ -44,8 +45,12 @@ class Figure:
     lacks: Callable[[Mix], tuple[str, ...] | None] | None = None
     holds: Callable[[Mix], None] | None = None
     caveat: Callable[[Mix], str] | None = None
-    moves: Mapping[Verdict, Ways] = field(default_factory=dict)
+    moves: Mapping[Verdict, Ways] = field(default_factory=dict, hash=False)
     by_cooking: bool = False
+    decimals: int | None = None
+    other_says: str = ""
+    beside: str | None = None
+    headline: bool = False
 
     def value(self, mix: Mix) -> float:
         """The figure of a mix; Lacking where it has none."""
@@ -119,6 +124,10 @@ class Figure:
             refusal=refusal,
             other=other,
             caveat=caveat,
+            decimals=self.decimals,
+            other_says=self.other_says,
+            beside=self.beside,
+            headline=self.headline,
         )
 
 

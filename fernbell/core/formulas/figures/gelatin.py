@@ -99,6 +99,8 @@ def _gelatin_on(base: Base) -> Figure:
         asked=water,
         explain=partial(_worked, base, School.SQUARE_ROOT),
         other=partial(_worked, base, School.LINEAR),
+        decimals=2,
+        other_says="leaf for leaf",
         moves={Verdict.BELOW: (mended,), Verdict.ABOVE: (mended,)} if water else {},
     )
 

@@ -102,5 +102,6 @@ SWEETNESS = Figure(
     shown=always,
     asked=True,
     explain=_worked,
+    beside="",
     moves={Verdict.BELOW: (SWEETENS,), Verdict.ABOVE: (SWEETENS,)},
 )

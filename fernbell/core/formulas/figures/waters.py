@@ -145,6 +145,7 @@ ACTIVITY = Figure(
     shown=always,
     asked=True,
     explain=_activity,
+    decimals=3,
     holds=_not_too_dry,
     caveat=_caveat,
 )

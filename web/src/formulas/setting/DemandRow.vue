@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { Families } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import NumberField from '../../kit/NumberField.vue'
-import type { Typed } from './demands'
+import { type Ask, type Typed, wordsOf } from './demands'
 
 const props = defineProps<{
   demand: Typed
@@ -25,29 +25,21 @@ const options = computed(() => [
 ])
 /** Only a short unit fits beside two numbers; what sweetness is of is said in its name. */
 const unit = computed(() => {
-  const { kind, figure } = props.demand
-  if (kind !== 'reads') return ''
+  const { figure } = props.demand
+  if (!asks('figure')) return ''
   const own = figure === 'dial' ? props.dial : props.figures.find((one) => one.code === figure)
   return own && own.unit.length <= 3 ? own.unit : ''
 })
-const WORDS: Record<Typed['kind'], string> = {
-  reads: 'Reading',
-  finished: 'Arrives',
-  proportion: 'Proportion',
-  uses: 'Use up',
-  locked: 'Stays',
-  'eggs whole': 'Eggs whole',
-}
-const name = computed(() => WORDS[props.demand.kind])
-const needsLine = computed(() => ['proportion', 'uses', 'locked'].includes(props.demand.kind))
-const hasEnds = computed(() => ['proportion', 'reads'].includes(props.demand.kind))
+const words = computed(() => wordsOf(props.demand.kind))
+const name = computed(() => words.value?.title ?? '')
+const asks = (what: Ask) => words.value?.asks.includes(what)
 </script>
 
 <template>
   <li>
     <span class="kind">{{ name }}</span>
     <span class="fields">
-      <label v-if="demand.kind === 'reads'" class="pick">
+      <label v-if="asks('figure')" class="pick">
         <span class="eyebrow">figure</span>
         <ChoiceField
           :value="demand.figure || undefined"
@@ -57,7 +49,7 @@ const hasEnds = computed(() => ['proportion', 'reads'].includes(props.demand.kin
           @change="(figure) => emit('change', { figure: String(figure) })"
         />
       </label>
-      <label v-if="needsLine" class="pick">
+      <label v-if="asks('line')" class="pick">
         <span class="eyebrow">line</span>
         <ChoiceField
           :value="demand.line || undefined"
@@ -66,7 +58,7 @@ const hasEnds = computed(() => ['proportion', 'reads'].includes(props.demand.kin
           @change="(line) => emit('change', { line: String(line) })"
         />
       </label>
-      <label v-if="demand.kind === 'proportion'" class="pick">
+      <label v-if="asks('on')" class="pick">
         <span class="eyebrow">for each 1 of</span>
         <ChoiceField
           :value="demand.on || undefined"
@@ -75,7 +67,7 @@ const hasEnds = computed(() => ['proportion', 'reads'].includes(props.demand.kin
           @change="(on) => emit('change', { on: String(on) })"
         />
       </label>
-      <template v-if="hasEnds">
+      <template v-if="asks('ends')">
         <NumberField
           label="at least"
           :unit="unit"
@@ -94,7 +86,7 @@ const hasEnds = computed(() => ['proportion', 'reads'].includes(props.demand.kin
         />
       </template>
       <NumberField
-        v-if="demand.kind === 'finished' || demand.kind === 'uses'"
+        v-if="asks('mass_g')"
         label="grams"
         unit="g"
         optional

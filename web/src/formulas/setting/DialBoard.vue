@@ -6,7 +6,7 @@ import type { Job, Reading } from '../../api/types'
 import { figure } from '../../kit/format'
 import { scaleOf } from '../../kit/units'
 import WorkedFigure from '../../kit/WorkedFigure.vue'
-import { onStep, placeOf, stepOf, valueAt } from './dial'
+import { onStep, placeOf, valueAt } from './dial'
 
 const props = defineProps<{
   job: Job
@@ -24,7 +24,7 @@ const bands = computed(() => dial.value.bands)
 const value = computed(() => held.value ?? props.landing?.working?.value ?? null)
 const at = computed(() => (value.value === null ? null : placeOf(bands.value, value.value)))
 const scale = computed(() => scaleOf(dial.value.unit))
-const places = computed(() => Math.max(0, -Math.floor(Math.log10(stepOf(bands.value)) + 1e-9)))
+const places = computed(() => Math.max(0, -Math.floor(Math.log10(dial.value.step) + 1e-9)))
 const text = (kept: number) => figure(scale.value.shown(kept), places.value)
 const inBand = computed(() => {
   const now = value.value
@@ -58,7 +58,7 @@ function hold(event: PointerEvent) {
 function drag(event: PointerEvent) {
   const box = track.value?.getBoundingClientRect()
   if (!dragging || !box) return
-  turnTo(valueAt(bands.value, (100 * (event.clientX - box.left)) / box.width))
+  turnTo(valueAt(dial.value, (100 * (event.clientX - box.left)) / box.width))
 }
 function turnTo(next: number) {
   if (next === held.value) return
@@ -86,10 +86,10 @@ function key(event: KeyboardEvent) {
     End: asked.value?.most,
   }
   const by = MOVES[event.key]
-  const next = ends[event.key] ?? (by && value.value + by * stepOf(bands.value))
+  const next = ends[event.key] ?? (by && value.value + by * dial.value.step)
   if (next === undefined || next === 0) return
   event.preventDefault()
-  turnTo(onStep(bands.value, next))
+  turnTo(onStep(dial.value, next))
   emit('settle')
 }
 </script>

@@ -1,32 +1,19 @@
 <script setup lang="ts">
 /** Drips down a round cake: counted, and what they weigh. */
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 
-import { api, take } from '../../api/client'
-import type { Drips } from '../../api/types'
+import { house } from '../../api/house'
 import NumberField from '../../kit/NumberField.vue'
 import WorkedFigure from '../../kit/WorkedFigure.vue'
+import { useDrips } from './useSetting'
 
 const props = defineProps<{ id: string }>()
-const diameter = ref(180)
-const length = ref(40)
-const spacing = ref(25)
-const { data, error } = useQuery({
-  shallow: true,
-  queryKey: ['worked out', 'drips', () => props.id, diameter, length, spacing],
-  queryFn: () => {
-    const query = {
-      diameter_mm: diameter.value,
-      length_mm: length.value,
-      spacing_mm: spacing.value,
-    }
-    const params = { path: { row_id: props.id }, query }
-    return take<Drips>(api.GET('/api/formulas/{row_id}/drips', { params }))
-  },
-  placeholderData: keepPreviousData,
-  retry: false,
-})
+const fields = house.value.formulas.drips
+const asked = ref(Object.fromEntries(fields.map((one) => [one.name, one.first ?? 0])))
+const { data, error } = useDrips(
+  () => props.id,
+  () => asked.value,
+)
 </script>
 
 <template>
@@ -34,22 +21,12 @@ const { data, error } = useQuery({
     <h3>Drips</h3>
     <div class="three">
       <NumberField
-        label="Cake, across"
-        unit="mm"
-        :value="diameter"
-        @commit="(v) => v !== null && (diameter = v)"
-      />
-      <NumberField
-        label="One runs"
-        unit="mm"
-        :value="length"
-        @commit="(v) => v !== null && (length = v)"
-      />
-      <NumberField
-        label="One every"
-        unit="mm"
-        :value="spacing"
-        @commit="(v) => v !== null && (spacing = v)"
+        v-for="one in fields"
+        :key="one.name"
+        :label="one.label"
+        :unit="one.unit"
+        :value="asked[one.name] ?? null"
+        @commit="(v) => v !== null && (asked = { ...asked, [one.name]: v })"
       />
     </div>
     <p v-if="error" class="wrong" role="alert">{{ error.message }}</p>

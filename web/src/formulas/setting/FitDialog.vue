@@ -4,12 +4,13 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
 import { Problem } from '../../api/client'
+import { house } from '../../api/house'
 import type { Fitted, FormulaEntry, Job } from '../../api/types'
 import { figure } from '../../kit/format'
 import WorkedFigure from '../../kit/WorkedFigure.vue'
 import type { LineEntry } from '../useFormula'
 import DemandRow from './DemandRow.vue'
-import { asked, fresh, type Kind, type Typed, whole } from './demands'
+import { asked, fresh, type Typed, whole } from './demands'
 import { askFit, useFamilies } from './useSetting'
 
 const props = defineProps<{
@@ -33,15 +34,9 @@ const typed = ref<Typed[]>(
 const found = ref<Fitted | null>(null)
 const problem = ref<Problem | null>(null)
 const busy = ref(false)
-const KINDS: { kind: Kind; says: string }[] = [
-  { kind: 'reads', says: 'a reading' },
-  { kind: 'finished', says: 'what is finished' },
-  { kind: 'uses', says: 'use up' },
-  { kind: 'locked', says: 'a line that stays' },
-  { kind: 'proportion', says: 'one line to another' },
-  { kind: 'eggs whole', says: 'eggs whole' },
-]
-const kinds = computed(() => KINDS.filter((one) => props.eggs || one.kind !== 'eggs whole'))
+const kinds = computed(() =>
+  house.value.formulas.demands.filter((one) => props.eggs || !one.of_eggs),
+)
 const ready = computed(() => typed.value.some(whole))
 
 function set(id: string, change: Partial<Typed>) {
@@ -77,12 +72,7 @@ function takeIt() {
   }))
   emit('change', { lines: next })
 }
-type Pair = Fitted['gauges'][number]
-const far = ({ before, after }: Pair) =>
-  !before ||
-  !after ||
-  Math.abs(after.value - before.value) > 0.01 * Math.max(Math.abs(after.value), 1e-9)
-const moved = computed(() => found.value?.gauges.filter((one) => one.decides && far(one)) ?? [])
+const moved = computed(() => found.value?.gauges.filter((one) => one.moved) ?? [])
 const missed = computed(() => found.value?.asked.filter((one) => one.missed > 0) ?? [])
 </script>
 
@@ -165,7 +155,7 @@ const missed = computed(() => found.value?.asked.filter((one) => one.missed > 0)
               <td :class="['number', { off: !one.fits }]">
                 <WorkedFigure
                   :working="one.after"
-                  v-bind="one.code === 'sweetness' ? { unit: '' } : {}"
+                  v-bind="one.beside === null ? {} : { unit: one.beside }"
                 />
               </td>
             </tr>

@@ -2,6 +2,7 @@
 /** The job as a sentence of choices: for slicing in a tart, with dark couverture, on cream. */
 import { computed } from 'vue'
 
+import { house } from '../../api/house'
 import type { FormulaEntry, Job, Reading } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import type { LineEntry } from '../useFormula'
@@ -20,17 +21,11 @@ const options = computed(() => [
   ...props.jobs.map((one) => ({ value: one.key, label: one.name })),
   { value: NONE, label: 'nothing in particular' },
 ])
-const WORDS: Record<string, string> = {
-  with: 'with',
-  on: 'on',
-  set: 'set by',
-  cream: 'folded with',
-}
 /** The choices that are lines now; the first few say enough. */
 const chosen = computed(() =>
   (props.reading?.sentence ?? []).flatMap(({ slot, line }) => {
     const own = (props.entry.lines ?? []).find((one) => one.key === line)
-    return own ? [{ slot, line: own, word: WORDS[slot] ?? slot }] : []
+    return own ? [{ slot, line: own, word: house.value.formulas.slots[slot] ?? slot }] : []
   }),
 )
 </script>

@@ -4,13 +4,14 @@ import { computed } from 'vue'
 
 import type { FormulaEntry, OtherChocolate } from '../../api/types'
 import { figure } from '../../kit/format'
-import { useOthers } from './useSetting'
+import { useFamilies, useOthers } from './useSetting'
 
 const props = defineProps<{ id: string; entry: FormulaEntry }>()
+const { jobOf } = useFamilies()
 const { data } = useOthers(
   () => props.id,
   () => props.entry,
-  () => Boolean(props.entry.job?.startsWith('ganache.')),
+  () => Boolean(jobOf(props.entry.job)?.tools.includes('other chocolates')),
 )
 const WIDTH = 380
 const HEIGHT = 210

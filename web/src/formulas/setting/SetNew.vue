@@ -4,6 +4,7 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, ref, watch } from 'vue'
 
 import { Problem } from '../../api/client'
+import { house } from '../../api/house'
 import type { FormulaEntry } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import { figure } from '../../kit/format'
@@ -15,16 +16,19 @@ import { useFamilies, useProposal, type Wish } from './useSetting'
 const emit = defineEmits<{ make: [entry: FormulaEntry]; close: [] }>()
 defineProps<{ error: string | undefined }>()
 const { families } = useFamilies()
-const familyKey = ref('ganache')
-const family = computed(() => families.value.find((one) => one.key === familyKey.value))
+const familyKey = ref('')
+const family = computed(
+  () => families.value.find((one) => one.key === familyKey.value) ?? families.value[0],
+)
 const jobKey = ref('')
 const job = computed(
   () => family.value?.jobs.find((one) => one.key === jobKey.value) ?? family.value?.jobs[0],
 )
 const picks = ref<Record<string, string>>({})
 const without = ref<string[]>([])
-const grams = ref(500)
-const holdsAt = ref<number | null>(null)
+const { wish: fields } = house.value.formulas
+const fresh = () => Object.fromEntries(fields.map((one) => [one.name, one.first]))
+const wished = ref<Record<string, number | null>>(fresh())
 const way = ref('')
 const name = ref('')
 watch(
@@ -32,7 +36,7 @@ watch(
   () => {
     picks.value = {}
     without.value = []
-    holdsAt.value = null
+    wished.value = { ...fresh(), finished_g: wished.value.finished_g ?? null }
     way.value = ''
   },
 )
@@ -42,20 +46,18 @@ const wish = (): Wish | null =>
         job: job.value.key,
         picks: picks.value,
         without: without.value,
-        finished_g: grams.value,
-        holds_at_c: holdsAt.value,
+        finished_g: wished.value.finished_g ?? 0,
+        holds_at_c: wished.value.holds_at_c ?? null,
         way: way.value,
       }
     : null
 const { data, error: refused } = useProposal(wish)
 const errorAt = (field: string) =>
   refused.value instanceof Problem ? refused.value.at(field) : undefined
-const WORDS: Record<string, string> = {
-  with: 'with',
-  on: 'on',
-  set: 'set by',
-  cream: 'folded with',
-}
+/** What is wished for beside the choices: some of it only where its job asks. */
+const asked = computed(() =>
+  fields.filter((one) => !one.empty || job.value?.tools.includes('holds at')),
+)
 const choicesOf = (slot: string) =>
   (data.value?.choices[slot] ?? []).map((one) => ({ value: one.id, label: one.name }))
 const jobs = computed(() =>
@@ -81,8 +83,8 @@ function make() {
           v-for="one in families"
           :key="one.key"
           type="button"
-          :class="['family', { chosen: one.key === familyKey }]"
-          :aria-pressed="one.key === familyKey"
+          :class="['family', { chosen: one.key === family?.key }]"
+          :aria-pressed="one.key === family?.key"
           @click="familyKey = one.key"
         >
           {{ one.name }}
@@ -93,8 +95,8 @@ function make() {
           <span>for</span>
           <ChoiceField :value="job.key" :options="jobs" @change="(key) => (jobKey = String(key))" />
         </label>
-        <label v-for="{ slot, usual: like } in job.slots" :key="slot" class="word">
-          <span>{{ WORDS[slot] ?? slot }}</span>
+        <label v-for="{ slot, says, usual: like } in job.slots" :key="slot" class="word">
+          <span>{{ says }}</span>
           <ChoiceField
             :value="picks[slot] ?? data?.picked[slot]"
             :options="choicesOf(slot)"
@@ -125,22 +127,16 @@ function make() {
           </label>
         </fieldset>
         <NumberField
-          v-if="job.dial.code === 'set-number'"
-          label="Must hold at"
-          unit="°C"
-          optional
-          placeholder="18"
-          :value="holdsAt"
-          :error="errorAt('temperature_c')"
-          @commit="(v) => (holdsAt = v)"
-        />
-        <NumberField
-          label="Finished"
-          unit="g"
-          :step="50"
-          :value="grams"
-          :error="errorAt('finished_g')"
-          @commit="(v) => v !== null && (grams = v)"
+          v-for="one in asked"
+          :key="one.name"
+          :label="one.label"
+          :unit="one.unit"
+          :step="one.step"
+          :optional="Boolean(one.empty)"
+          :placeholder="one.empty"
+          :value="wished[one.name] ?? null"
+          :error="errorAt(one.name)"
+          @commit="(v) => (wished = { ...wished, [one.name]: v })"
         />
       </section>
       <section class="proposal" aria-label="The proposal" aria-live="polite">

@@ -8,19 +8,9 @@ import WorkedFigure from '../../kit/WorkedFigure.vue'
 
 const props = defineProps<{ swap: Swapped; name: string }>()
 type Gauge = Swapped['gauges'][number]
-const far = (one: Gauge, now: Gauge['before']) => {
-  const [was, is] = [one.before?.value, now?.value]
-  if (was === undefined || is === undefined) return was !== is
-  return Math.abs(is - was) > 0.02 * Math.max(Math.abs(was), Math.abs(is), 1e-9)
-}
-/** Of the readings that decide, those that moved in either. */
-const moved = computed(() =>
-  props.swap.gauges.filter(
-    (one) => one.decides && (far(one, one.straight) || far(one, one.rebalanced)),
-  ),
-)
-/** Sweetness has no unit that has to be said in every column. */
-const plain = (one: Gauge) => (one.code === 'sweetness' ? { unit: '' } : {})
+const moved = computed(() => props.swap.gauges.filter((one) => one.moved))
+/** The unit that is said in every column. */
+const plain = (one: Gauge) => (one.beside === null ? {} : { unit: one.beside })
 const kept = computed(() => props.swap.kept.filter((one) => one.kept))
 const lost = computed(() => props.swap.kept.filter((one) => !one.kept))
 const lower = (words: { name: string }[]) => words.map((one) => one.name.toLowerCase()).join(', ')

@@ -1,5 +1,6 @@
 /** Demands as they are typed: half-filled ones are not asked yet. */
-import type { Demand } from '../../api/types'
+import { house } from '../../api/house'
+import type { Demand, House } from '../../api/types'
 
 export type Kind = Demand['kind']
 
@@ -21,15 +22,23 @@ export function fresh(kind: Kind, own: Partial<Typed> = {}): Typed {
 
 const ended = (one: Typed) => one.least !== null || one.most !== null
 
-/** Whether there is enough of it to be asked. */
-export function whole(one: Typed): boolean {
-  if (one.kind === 'reads') return Boolean(one.figure) && ended(one)
-  if (one.kind === 'finished') return one.mass_g !== null
-  if (one.kind === 'uses') return Boolean(one.line) && one.mass_g !== null
-  if (one.kind === 'locked') return Boolean(one.line)
-  if (one.kind === 'proportion') return Boolean(one.line && one.on) && ended(one)
-  return true
+export type Words = House['formulas']['demands'][number]
+export type Ask = Words['asks'][number]
+
+export const wordsOf = (kind: Kind): Words | undefined =>
+  house.value.formulas.demands.find((one) => one.kind === kind)
+
+const SAID: Record<Ask, (one: Typed) => boolean> = {
+  figure: (one) => Boolean(one.figure),
+  line: (one) => Boolean(one.line),
+  on: (one) => Boolean(one.on),
+  mass_g: (one) => one.mass_g !== null,
+  ends: ended,
 }
+
+/** Whether there is enough of it to be asked. */
+export const whole = (one: Typed): boolean =>
+  wordsOf(one.kind)?.asks.every((what) => SAID[what](one)) ?? false
 
 /** What goes to the server, in the order it is shown. */
 export function asked(typed: Typed[]): Demand[] {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 
 import { asked, fresh, whole } from './demands'
-import { onStep, placeOf, stepOf, valueAt } from './dial'
+import { onStep, placeOf, valueAt } from './dial'
 
 const BANDS = [
   { name: 'sauces', least: 0.3, most: 0.6 },
@@ -9,6 +9,7 @@ const BANDS = [
   { name: 'slices', least: 0.92, most: 1.32 },
   { name: 'rolls', least: 1.32, most: 2.4 },
 ]
+const DIAL = { bands: BANDS, step: 0.01 }
 
 describe('the dial', () => {
   it('draws every band equally wide, straight inside', () => {
@@ -21,21 +22,20 @@ describe('the dial', () => {
   it('keeps what is off the dial at its end', () => {
     expect(placeOf(BANDS, -3)).toBe(0)
     expect(placeOf(BANDS, 9)).toBe(100)
-    expect(valueAt(BANDS, 140)).toBe(2.4)
-    expect(valueAt(BANDS, -5)).toBe(0.3)
+    expect(valueAt(DIAL, 140)).toBe(2.4)
+    expect(valueAt(DIAL, -5)).toBe(0.3)
   })
 
   it('reads a place back as the value that stands there, to a step', () => {
     for (const value of [0.35, 0.75, 1.12, 2]) {
-      const step = stepOf(BANDS)
-      expect(Math.abs(valueAt(BANDS, placeOf(BANDS, value)) - value)).toBeLessThanOrEqual(step)
+      const there = valueAt(DIAL, placeOf(BANDS, value))
+      expect(Math.abs(there - value)).toBeLessThanOrEqual(DIAL.step)
     }
   })
 
-  it('steps by something a hand means', () => {
-    expect(stepOf(BANDS)).toBeCloseTo(0.01)
-    expect(onStep(BANDS, 1.2345)).toBeCloseTo(1.23)
-    expect(stepOf([{ name: 'sauce', least: 101.5, most: 140 }])).toBeCloseTo(0.2)
+  it('stays on its step and on the dial', () => {
+    expect(onStep(DIAL, 1.2345)).toBeCloseTo(1.23)
+    expect(onStep(DIAL, 7)).toBe(2.4)
   })
 })
 

@@ -2,6 +2,7 @@
 import type { DialShape } from '../../api/types'
 
 type Bands = DialShape['bands']
+type Stepped = Pick<DialShape, 'bands' | 'step'>
 
 const clamp = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value))
 
@@ -17,28 +18,16 @@ export function placeOf(bands: Bands, value: number): number {
 }
 
 /** The value at a place in per cent of the width, on a step a hand can mean. */
-export function valueAt(bands: Bands, percent: number): number {
+export function valueAt({ bands, step }: Stepped, percent: number): number {
   const along = (clamp(percent, 0, 100) / 100) * bands.length
   const i = Math.min(bands.length - 1, Math.floor(along))
   const band = bands[i]
   if (!band) return 0
-  return onStep(bands, band.least + (along - i) * (band.most - band.least))
-}
-
-/** The finest step of a dial: a hundredth of its length, as one of 1, 2 or 5. */
-export function stepOf(bands: Bands): number {
-  const first = bands[0]
-  const last = bands[bands.length - 1]
-  if (!first || !last) return 1
-  const rough = (last.most - first.least) / 250
-  const power = 10 ** Math.floor(Math.log10(rough))
-  const digit = [1, 2, 5, 10].find((one) => one * power >= rough) ?? 10
-  return digit * power
+  return onStep({ bands, step }, band.least + (along - i) * (band.most - band.least))
 }
 
 /** A value on the step of its dial, within it. */
-export function onStep(bands: Bands, value: number): number {
-  const step = stepOf(bands)
+export function onStep({ bands, step }: Stepped, value: number): number {
   const first = bands[0]
   const last = bands[bands.length - 1]
   if (!first || !last) return value

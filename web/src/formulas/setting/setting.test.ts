@@ -31,14 +31,16 @@ const job: Job = {
       { name: 'pipes', least: 1.32, most: 1.65 },
     ],
     moves: 'the liquid',
+    step: 0.01,
     source: 'common practice',
   },
   band: 'slices',
   aim: 1.2,
   notes: ['2 h cold'],
-  slots: [{ slot: 'with', usual: 'dark couverture' }],
+  slots: [{ slot: 'with', says: 'with', usual: 'dark couverture' }],
   options: [{ stuff: 'butter', name: 'butter', why: 'a short melt' }],
   ways: [],
+  tools: ['other chocolates', 'holds at'],
 }
 const FAMILIES = {
   families: [
@@ -237,7 +239,8 @@ describe('a swap side by side', () => {
     gauges: [
       {
         code: 'set-number',
-        decides: true,
+        beside: null,
+        moved: true,
         name: 'Set number',
         before: working('S', 1.14, ''),
         straight: working('S', 0.65, ''),
@@ -247,7 +250,8 @@ describe('a swap side by side', () => {
       },
       {
         code: 'fat',
-        decides: true,
+        beside: null,
+        moved: false,
         name: 'Fat',
         before: working('F', 37, '%'),
         straight: working('F', 37.1, '%'),

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { api, Problem, take } from '../../api/client'
 import type {
   Demand,
+  Drips,
   Families,
   Fitted,
   Formula,
@@ -94,6 +95,21 @@ export function useOthers(id: () => string, entry: () => FormulaEntry, wanted: (
         api.POST('/api/formulas/{row_id}/others', { ...at(id()), body: bodyOf(entry()) }),
       ),
     enabled: wanted,
+    placeholderData: (before) => before,
+    retry: false,
+  })
+}
+
+/** Drips of a saved formula down a round cake. */
+export function useDrips(id: () => string, asked: () => Record<string, number>) {
+  return useQuery({
+    shallow: true,
+    queryKey: ['worked out', 'drips', id, asked],
+    queryFn: () => {
+      const { diameter_mm = 0, length_mm = 0, spacing_mm = 0 } = asked()
+      const params = { path: { row_id: id() }, query: { diameter_mm, length_mm, spacing_mm } }
+      return take<Drips>(api.GET('/api/formulas/{row_id}/drips', { params }))
+    },
     placeholderData: (before) => before,
     retry: false,
   })

@@ -1,0 +1,127 @@
+"""A formula as it is drawn up or saved: what a dial, a swap, a fit and a reading are asked of."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import Any, Self
+
+from pydantic import TypeAdapter
+
+from fernbell.core.families import Dial, Job, job_named, windows_for
+from fernbell.core.formulas import (
+    Book,
+    Character,
+    Figure,
+    Formula,
+    Gauge,
+    Lines,
+    Step,
+    Window,
+    character_of,
+    gauges_of,
+    lines_of,
+    settled,
+)
+from fernbell.core.pantry import Ingredient
+from fernbell.server.formulas import models
+from fernbell.server.formulas.books import book_for, losses_of
+from fernbell.server.formulas.lines import line_of
+from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.policy import rows
+from fernbell.server.pantry import models as pantry
+from fernbell.server.pantry.assemble import as_core
+from fernbell.server.problems import Invalid
+
+DRAFT = "draft"
+"""Key of what is read without being a row, or not as the row is now."""
+
+_STEPS = TypeAdapter(tuple[Step, ...])
+
+
+@dataclass(frozen=True)
+class Draft:
+    """The lines of a formula with its kind, its method and the name of its job."""
+
+    lines: Lines
+    kind: str
+    steps: tuple[Step, ...]
+    job: str
+
+    @classmethod
+    def of(cls, member: Member, book: Book, key: str, *, kind: str, method: Any, job: str) -> Self:
+        """A formula of a settled book, where the member's kitchen stands."""
+        kitchen = member.kitchen
+        lines = lines_of(book, key, altitude_m=kitchen.altitude_m, currency=kitchen.currency)
+        return cls(lines, kind, _STEPS.validate_python(method), job)
+
+    @property
+    def job_set(self) -> Job | None:
+        """What it is set for, if that is said."""
+        return job_named(self.job)[1] if self.job else None
+
+    @property
+    def dial(self) -> Dial:
+        """The dial of its job; refused where its job is not said."""
+        if self.job_set is None:
+            raise Invalid.field("job", "Say first what it is for.")
+        return self.job_set.dial
+
+    def gauges(self) -> tuple[Gauge, ...]:
+        """Its readings in their windows; nothing is judged."""
+        return gauges_of(self.lines, self.kind, self._windows, self._figures)
+
+    def character(self) -> Character:
+        """Everything there is to read of it."""
+        return character_of(self.lines, self.kind, self.steps, self._windows, self._figures)
+
+    def as_formula(self, formula: Formula, book: Book | None = None) -> Self:
+        """The same with other lines, perhaps of another book."""
+        old = book or self.lines.book
+        others = tuple(one for one in old.formulas if one.key != formula.key)
+        altitude = self.lines.altitude_m
+        now = settled(Book(old.ingredients, (*others, formula)), [formula.key], altitude_m=altitude)
+        lines = lines_of(now, formula.key, altitude_m=altitude, currency=self.lines.currency)
+        return replace(self, lines=lines)
+
+    @property
+    def _windows(self) -> Mapping[str, Window]:
+        return windows_for(self.kind, self.job_set)
+
+    @property
+    def _figures(self) -> tuple[Figure, ...]:
+        return (self.job_set.dial.figure,) if self.job_set else ()
+
+
+def drafted(member: Member, then: dict[str, Any]) -> Draft:
+    """An entry, saved or not, read with the pantry and the nested formulas as they are today."""
+    lines = tuple(map(line_of, then["lines"]))
+    nested = book_for(member.kitchen_id, {one.formula for one in lines if one.formula}, whole=True)
+    own = rows(member, pantry.Ingredient).filter(pk__in={one.ingredient for one in lines})
+    formula = Formula(
+        DRAFT,
+        then["name"],
+        lines,
+        tuple(then["base_lines"]),
+        losses_of(then["losses"]),
+        gas_kept=then["gas_kept"],
+        whole_eggs=then.get("whole_eggs", False),
+        measured_density_g_ml=then["measured_density_g_ml"],
+        kind=then["kind"],
+    )
+    known = {one.key: one for one in (*nested.ingredients, *map(as_core, own))}
+    book = drawn_up(member, tuple(known.values()), (*nested.formulas, formula))
+    told = {"kind": then["kind"], "method": then["method"], "job": then.get("job", "")}
+    return Draft.of(member, book, DRAFT, **told)
+
+
+def drawn_up(
+    member: Member, ingredients: tuple[Ingredient, ...], formulas: tuple[Formula, ...]
+) -> Book:
+    """A book in which what the draft cooks off is worked out, where the kitchen stands."""
+    return settled(Book(ingredients, formulas), [DRAFT], altitude_m=member.kitchen.altitude_m)
+
+
+def saved(member: Member, row: models.Formula) -> Draft:
+    """A formula as it is saved."""
+    key = str(row.pk)
+    book = book_for(row.kitchen_id, [key], whole=True)
+    return Draft.of(member, book, key, kind=row.kind, method=row.method, job=row.job)
