@@ -135,7 +135,7 @@ HOUSE = HouseOut.model_validate(
             "waits": {"kinds": list(WaitKind), "first": FIRST_WAIT},
             "slots": SAID,
             "demands": DEMANDS,
-            "wish": (FINISHED, HOLDS_AT),
+            "wish": (HOLDS_AT, FINISHED),
             "drips": DRIP_FIELDS,
         },
         "scales": SCALES,

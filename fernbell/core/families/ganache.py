@@ -179,6 +179,7 @@ GANACHE = Family(
         ),
         Job(
             key="whip",
+            tools=_TOOLS,
             name="whipping",
             dial=WHIPPED,
             band="pipes",
