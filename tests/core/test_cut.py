@@ -21,7 +21,7 @@ from fernbell.core.desserts import (
 )
 from fernbell.core.desserts.proposals import portions_for
 from fernbell.core.errors import CoreError
-from fernbell.core.molds import Frame, Mold, Ring
+from fernbell.core.molds import Frame, Mold, Plan, Ring, disc
 from tests.core.kitchen import BOOK, entremet
 from tests.core.outside.test_second_opinion import polygon_area
 
@@ -65,6 +65,20 @@ def test_wedges_divide_the_top_equally(wedges: int) -> None:
     assert len(top.cuts) == wedges
     share = abs(polygon_area(top.portion)) / abs(polygon_area(top.edge))
     assert share == pytest.approx(1 / wedges, rel=0.01)
+
+
+# Where the knife goes, by hand: from twelve o'clock on, and in the middle between the garnish.
+def test_the_knife_begins_at_twelve_and_passes_between_the_garnish() -> None:
+    cuts, _ = Wedges(4).knife(disc(200))
+    assert [end for _, end in cuts] == [(0, 100), (100, 0), (0, -100), (-100, 0)]
+    for count in (2, 5, 12):
+        cuts, _ = Wedges(count).knife(disc(200))
+        for x, y in Wedges(count).centers(disc(200)):
+            turned = math.atan2(x, y)
+            away = [abs(math.remainder(turned - math.atan2(*end), 2 * math.pi)) for _, end in cuts]
+            assert min(away) == pytest.approx(math.pi / count, abs=1e-3)
+    lines, _ = Grid(2, 2).knife(Plan(300, 200))
+    assert lines == (((0, -100), (0, 100)), ((-150, 0), (150, 0)))
 
 
 def test_a_grid_divides_a_frame_into_columns_and_rows() -> None:

@@ -115,3 +115,12 @@ def test_what_cannot_be_is_refused_by_name(ask, field: str) -> None:
 def test_an_unknown_solute_is_refused_with_what_there_is() -> None:
     with pytest.raises(CoreError, match="sucrose"):
         solution(10, {"sugr": 1})
+
+
+# Robinson and Stokes 1959, water activity of sodium chloride at 25 °C: 1 molal 0.9669, 3 molal
+# 0.8932; from memory. Two ideal ions are within 0.015 of it up to 3 molal, one ion is not.
+@pytest.mark.parametrize(("molal", "published"), [(0.5, 0.9835), (1, 0.9669), (3, 0.8932)])
+def test_salt_binds_water_as_two_ions(molal: float, published: float) -> None:
+    own = solution(1000, {"salt": 58.44 * molal})
+    assert water_activity(own) == pytest.approx(published, abs=0.016)
+    assert abs(water_activity(own) - published) < abs((1 + published) / 2 - published)

@@ -4,7 +4,7 @@ import pytest
 
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.families import Swap, job_named, swap
-from fernbell.core.formulas import FIGURES, Formula, Lines, compose
+from fernbell.core.formulas import FIGURES, Book, Formula, Line, Lines, compose, lines_of
 from fernbell.core.pantry import Ingredient
 from fernbell.server.demo.book import demo_book
 
@@ -109,6 +109,15 @@ def notes_of(old: str, new: str, slug: str = "dark-ganache", kind: str = "ganach
     lines = demo(slug)
     found = swap(lines, old, BY_KEY[new], None, kind)
     return " ".join(note.says for note in found.notes)
+
+
+# 0.45 g of agar for 1 g of 200 bloom; 160 bloom counts as its square root of 160 / 200: 0.894.
+def test_weak_gelatin_takes_less_agar_by_the_root_of_its_bloom() -> None:
+    weak, agar = BY_KEY["gelatin-160"], BY_KEY["agar"]
+    water = BY_KEY["water"]
+    formula = Formula("f", "F", (Line("w", 500, "water"), Line("g", 20, "gelatin-160")))
+    found = swap(lines_of(Book((water, weak), (formula,)), "f"), "gelatin-160", agar)
+    assert found.rebalanced.lines[1].mass_g == pytest.approx(20 * 0.45 * 0.894, abs=0.06)
 
 
 def test_the_method_changes_with_the_chocolate() -> None:

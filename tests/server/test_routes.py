@@ -7,8 +7,13 @@ from collections.abc import Callable
 import pytest
 from django.test import Client
 
+from fernbell.server.desserts.models import Dessert, Stack
+from fernbell.server.formulas.models import Formula
 from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.policy import rows
+from fernbell.server.molds.models import Mold
 from fernbell.server.openapi import DOCUMENT, WORDS, document, words
+from fernbell.server.pantry.models import Ingredient
 from tests.server.api import PATHS, Shelves, entry_of, stocked
 
 DOC = json.loads(document())
@@ -126,13 +131,16 @@ def body_for(operation: str, shelves: Shelves) -> object:
 
 
 def call(client: Client, method: str, path: str, operation: str, shelves: Shelves, member: int):
+    url, body = call_url(path, operation, shelves, member), json.dumps(body_for(operation, shelves))
+    return client.generic(method.upper(), url, body, content_type="application/json")
+
+
+def call_url(path: str, operation: str, shelves: Shelves, member: int) -> str:
     kind = next((kind for kind, own in PATHS.items() if path.startswith(own)), None)
     there = shelves.row(kind)["id"] if kind else ""
     url = path.replace("{row_id}", there).replace("{member_id}", str(member))
     url = url.replace("{revision}", "1")
-    url += QUERIES.get(operation, "")
-    body = json.dumps(body_for(operation, shelves))
-    return client.generic(method.upper(), url, body, content_type="application/json")
+    return url + QUERIES.get(operation, "")
 
 
 IDS = [f"{method} {path}" for method, path, _ in OPERATIONS]
@@ -174,6 +182,46 @@ def test_what_another_kitchen_has_is_not_there(
     }
     assert after == before
     assert Member.objects.get(pk=chef.pk).role == "chef"
+
+
+@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
+def test_no_answer_holds_and_no_entry_names_anything_of_another_kitchen(
+    method: str,
+    path: str,
+    operation: dict,
+    chef: Member,
+    stranger: Member,
+    as_member: Callable[[Member], Client],
+) -> None:
+    if path in FOR_VISITORS:
+        return
+    theirs, own = made_up(as_member(stranger)), made_up(as_member(chef))
+    marked(stranger)
+    name = operation["operationId"]
+    foreign = json.dumps(body_for(name, theirs))
+    if any(theirs.row(kind)["id"] in foreign for kind in PATHS):
+        url = call_url(path, name, own, chef.pk)
+        refused = own.client.generic(method.upper(), url, foreign, content_type="application/json")
+        assert MARK not in refused.content.decode()
+        if name in FINDS_NONE:
+            assert refused.json() == FINDS_NONE[name]
+        else:
+            assert refused.status_code in (404, 422), refused.content
+    answer = call(own.client, method, path, name, own, chef.pk)
+    assert MARK not in answer.content.decode()
+
+
+MARK = "Zibeline"
+# What asks which of a dessert's formulas hold an ingredient: of another kitchen's, none do.
+FINDS_NONE: dict[str, object] = {"weigh_dessert_swap": [], "take_dessert_swap": {"changed": []}}
+
+
+def marked(member: Member) -> None:
+    """Every name in a kitchen says whose it is."""
+    for model in (Ingredient, Formula, Mold, Dessert, Stack):
+        for row in rows(member, model):
+            row.name = f"{MARK} {row.name}"
+            row.save()
 
 
 @pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)

@@ -6,8 +6,9 @@ from dataclasses import dataclass
 from fernbell.core.desserts.measure import PartResult
 from fernbell.core.formulas import ACIDS, FAT, FIGURES, SWEETNESS, Mix
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Given, Working, figure_text
+from fernbell.starter.practice import practice
 
-SWEETEST, FLATTEST = 30.0, 10.0
+SWEETEST, FLATTEST = practice("sweetest bite"), practice("flattest bite")
 """Where a whole dessert cloys, and where it tastes of little; sugar = 100, common practice."""
 
 _TASTED = (SWEETNESS, FAT, ACIDS, FIGURES["salt"])

@@ -7,7 +7,7 @@ from fernbell.core.desserts.judge_formulas import judge_formulas
 from fernbell.core.desserts.measure import Measured
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas import Sheet
-from fernbell.core.working import MASS_BALANCE, Working, figure_text
+from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Working, figure_text
 
 _ORDER = {Severity.WRONG: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
 
@@ -59,7 +59,7 @@ def _portion(portion: Working | None, count: int) -> Iterator[Finding]:
         message=f"A portion of {figure_text(portion.value)} g is {word}.",
         why=f"A plated slice weighs {figure_text(light.value)} to {figure_text(heavy.value)} g.",
         remedy=f"Cut {better} instead of {count}." if better != count else f"Use a {size} mold.",
-        source=light.source,
+        source=COMMON_PRACTICE,
     )
 
 

@@ -10,19 +10,20 @@ from fernbell.core.errors import OutOfRange
 from fernbell.core.field import Field, check_fields
 from fernbell.core.molds import Loop, Plan, Point, Solid, Symmetry, box
 from fernbell.core.working import Given, Working, figure_text
+from fernbell.starter.practice import practice as figure
 
 Stroke = tuple[Point, Point]
 """One stroke of the knife, from a point to another [mm]."""
 
 _CIRCLE_STEPS = 96
-_GARNISH_SITS = 0.68
+_GARNISH_SITS = figure("garnish sits")
 """How far out on a wedge its garnish sits, as a share of the radius; common practice."""
 
 _MOST_WEDGES, _MOST_SIDE = 60, 40
-_WEDGE_EDGE_MM = 52.0
-_PORTION_SIDE_MM = 60.0
+_WEDGE_EDGE_MM = figure("wedge edge")
+_PORTION_SIDE_MM = figure("portion side")
 """Outer edge of a wedge, and side of a square, into which desserts are first divided."""
-_LONGEST_TO_SHORTEST = 2.0
+_LONGEST_TO_SHORTEST = figure("longest to shortest")
 """Pieces cut by weight from a frame are at most twice as long as wide, where that can be."""
 
 

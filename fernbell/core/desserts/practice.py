@@ -1,55 +1,48 @@
-"""Figures of the trade that judge and propose; each with its unit and where it comes from."""
-
-from dataclasses import dataclass
+"""Figures of practice that judge and propose desserts, by name; the table is the starter's."""
 
 from fernbell.core.formulas import Wait, WaitKind
-from fernbell.core.working import COMMON_PRACTICE
-
-
-@dataclass(frozen=True, slots=True)
-class Practice:
-    """A figure of the trade."""
-
-    value: float
-    unit: str
-    source: str = COMMON_PRACTICE
-
+from fernbell.starter.practice import PRACTICE, Practice, practice
 
 TOUCHING_MM = 1e-6
 """Distances closer than this are the same; floats, not millimetres."""
 
-SIDE_CLEARANCE = Practice(10, "mm", "an insert ring about 2 cm narrower: common practice")
-SIDE_CLEARANCE_SMALL = Practice(5, "mm", "half of it in individual rings: common practice")
-INDIVIDUAL_BELOW = Practice(120, "mm")
-COVER_CLEARANCE = Practice(3, "mm", "mousse over and under an insert: common practice")
-PORTION_LEAST = Practice(70, "g")
-PORTION_MOST = Practice(160, "g")
-PORTION_ABOUT = Practice(100, "g")
-DRIFT_MOST = Practice(0.5, "%")
-LINE_DRIFT_MOST = Practice(5, "%")
-LAYER_HEIGHT = Practice(5, "mm")
-LINER_OVERLAP = Practice(10, "mm")
+SIDE_CLEARANCE = PRACTICE["side clearance"]
+SIDE_CLEARANCE_SMALL = PRACTICE["side clearance, individual"]
+INDIVIDUAL_BELOW = PRACTICE["individual below"]
+COVER_CLEARANCE = PRACTICE["cover clearance"]
+PORTION_LEAST = PRACTICE["portion, least"]
+PORTION_MOST = PRACTICE["portion, most"]
+PORTION_ABOUT = PRACTICE["portion, about"]
+DRIFT_MOST = PRACTICE["drift, most"]
+LINE_DRIFT_MOST = PRACTICE["line drift, most"]
+LAYER_HEIGHT = PRACTICE["layer height"]
+LINER_OVERLAP = PRACTICE["liner overlap"]
 
-BASE_GAP = Practice(8, "mm")
-BASE_HEIGHT = Practice(8, "mm")
-INSERT_HEIGHT = Practice(10, "mm")
-SEAL_DEPTH = Practice(4, "mm")
-THINNEST_POUR = Practice(0.1, "mm", "less is no pour: common practice")
-COAT_THICKNESS = Practice(2, "mm")
-COAT_RUNOFF = Practice(30, "%")
-COAT_LEAST_POUR = Practice(600, "g")
-BAND_HEIGHT = Practice(15, "mm")
-BAND_THICKNESS = Practice(2, "mm")
-BAND_OVERLAP = Practice(10, "mm")
-GARNISH_PIECE = Practice(4, "g")
+BASE_GAP = PRACTICE["base gap"]
+BASE_HEIGHT = PRACTICE["base height"]
+INSERT_HEIGHT = PRACTICE["insert height"]
+SEAL_DEPTH = PRACTICE["seal depth"]
+THINNEST_POUR = PRACTICE["thinnest pour"]
+COAT_THICKNESS = PRACTICE["coat thickness"]
+COAT_RUNOFF = PRACTICE["coat run-off"]
+COAT_LEAST_POUR = PRACTICE["coat, least pour"]
+BAND_HEIGHT = PRACTICE["band height"]
+BAND_THICKNESS = PRACTICE["band thickness"]
+BAND_OVERLAP = PRACTICE["band overlap"]
+GARNISH_PIECE = PRACTICE["garnish piece"]
+AHEAD_FROM = PRACTICE["ahead from"]
 
-INSERT_FREEZE = Wait(WaitKind.FREEZE, 60, 240, placed=True)
-SEAL_FREEZE = Wait(WaitKind.FREEZE, 20, 40, placed=True)
-WHOLE_FREEZE = Wait(WaitKind.FREEZE, 360, 840, placed=True)
-THAW = Wait(WaitKind.THAW, 240, 480)
-AHEAD_FROM = Practice(60, "min", "shorter waits are part of the making: common practice")
-THAW_SMALL = Wait(WaitKind.THAW, 120, 180)
-"""Waits where no method names one; common practice, until freezing and thawing are computed."""
+
+def _wait(kind: WaitKind, name: str, *, placed: bool = False) -> Wait:
+    return Wait(kind, practice(f"{name}, least"), practice(f"{name}, most"), placed)
+
+
+INSERT_FREEZE = _wait(WaitKind.FREEZE, "insert freeze", placed=True)
+SEAL_FREEZE = _wait(WaitKind.FREEZE, "seal freeze", placed=True)
+WHOLE_FREEZE = _wait(WaitKind.FREEZE, "whole freeze", placed=True)
+THAW = _wait(WaitKind.THAW, "thaw")
+THAW_SMALL = _wait(WaitKind.THAW, "thaw, individual")
+"""Waits where no method names one, until freezing and thawing are computed."""
 
 
 def is_individual(across_mm: float) -> bool:

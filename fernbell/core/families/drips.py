@@ -6,15 +6,16 @@ from dataclasses import dataclass
 from fernbell.core.errors import check_range
 from fernbell.core.field import Field
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
+from fernbell.starter.practice import practice
 
-SPACING_MM = 25.0
+SPACING_MM = practice("drip spacing")
 DRIP_FIELDS = (
     Field("diameter_mm", "Cake across", least=30, most=3000, first=180),
     Field("length_mm", "One runs", least=5, most=300, first=40),
     Field("spacing_mm", "One every", least=10, most=200, first=SPACING_MM),
 )
 """What is asked of drips, and what is usual."""
-WIDTH_MM, THICK_MM = 9.0, 3.0
+WIDTH_MM, THICK_MM = practice("drip width"), practice("drip thickness")
 """A drip of ganache as it stands; common practice."""
 
 

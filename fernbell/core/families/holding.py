@@ -6,10 +6,13 @@ from fernbell.core.families.aside import Aside
 from fernbell.core.formulas import FIGURES, HOLD_SOURCE, Lines, Step, hold_parts
 from fernbell.core.pantry import PALE
 from fernbell.core.working import Given, Working, figure_text
+from fernbell.starter.practice import practice
 
-SLICES_FROM = 0.7
-THAWS_FROM = 0.6
-WARM_GELATIN, WARM_COCOA, WARM_PALE = 0.75, 0.9, 0.7
+SLICES_FROM = practice("holds a slice from")
+THAWS_FROM = practice("holds its water from")
+WARM_GELATIN = practice("gelatin left at 20 °C")
+WARM_COCOA = practice("dark set left at 20 °C")
+WARM_PALE = practice("pale set left at 20 °C")
 """What of the set is left after an hour at 20 °C: gelatin, dark chocolate, milk and white
 chocolate, whose butter is softer for its milk fat; common practice put in numbers by us."""
 

@@ -11,8 +11,9 @@ from fernbell.core.families.warmth import COLDEST_C, SET_AT_C, WARMEST_C, firm_s
 from fernbell.core.field import Field
 from fernbell.core.formulas import Book, Formula, Line, Lines, Step, lines_of
 from fernbell.core.pantry import Ingredient
+from fernbell.starter.practice import practice
 
-USUAL_FINISHED_G = 500.0
+USUAL_FINISHED_G = practice("finished, first")
 FINISHED = Field(
     "finished_g", "Finished", most=100_000, open_least=True, step=50, first=USUAL_FINISHED_G
 )

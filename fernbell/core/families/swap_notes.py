@@ -5,8 +5,9 @@ from dataclasses import dataclass
 
 from fernbell.core.families.folding import FOLDS_AT
 from fernbell.core.pantry import FATS, PALE, ChocolateKind, Ingredient, Role, role_of
+from fernbell.starter.practice import practice
 
-WHIPS_FROM = 30.0
+WHIPS_FROM = practice("cream whips from")
 """Fat a cream needs to whip [%]; common practice."""
 
 

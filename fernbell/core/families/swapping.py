@@ -9,17 +9,18 @@ from fernbell.core.families.swap_notes import Note, swap_notes
 from fernbell.core.fitting import Demand, Finished, Locked, Reads, Unsettled, fit
 from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Lines
 from fernbell.core.pantry import Ingredient, Role, role_of
+from fernbell.starter.practice import practice
 
-AS_BEFORE = 0.002
+AS_BEFORE = practice("swap keeps the dial within")
 """How far a dial that is kept may be off, as a share; a scale rounds more than that."""
 
-ALIKE = 0.03
+ALIKE = practice("swap keeps within")
 """How far another figure may be off and still count as kept."""
 
 MOVED = 0.02
 """Share of itself from which a reading has moved by a swap; less is rounding to the scale."""
 
-FARTHEST = 0.5
+FARTHEST = practice("swap moves a line by at most")
 """A figure beside the dial is given up where a line would move by more than this share for it."""
 
 KEPT: Mapping[Role, tuple[str, ...]] = {
@@ -35,7 +36,12 @@ KEPT: Mapping[Role, tuple[str, ...]] = {
 }
 """What is kept beside the dial where it can be, by what is exchanged; common practice."""
 
-SETS: Mapping[str, float] = {"NH": 1.2, "LM": 1.2, "yellow": 1.0, "agar": 0.45}
+SETS: Mapping[str, float] = {
+    "NH": practice("pectin for gelatin"),
+    "LM": practice("pectin for gelatin"),
+    "yellow": practice("yellow pectin for gelatin"),
+    "agar": practice("agar for gelatin"),
+}
 """Grams of a gum in the place of one of gelatin of 200 bloom, by kind; common practice."""
 
 

@@ -11,8 +11,9 @@ from fernbell.core.families.aside import Aside
 from fernbell.core.families.family import Job, Tool
 from fernbell.core.formulas import Lines, Mix
 from fernbell.core.working import Given, Working, figure_text
+from fernbell.starter.practice import practice
 
-SET_AT_C = 18.0
+SET_AT_C = practice("set at")
 """The temperature at which the bands of practice are meant."""
 
 SOLID = (

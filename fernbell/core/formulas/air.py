@@ -4,8 +4,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from fernbell.core.errors import check_range
+from fernbell.starter.practice import practice
 
-GAS_KEPT_IN_FOLDING = 0.8
+GAS_KEPT_IN_FOLDING = practice("gas kept in folding")
 """Share of the beaten-in gas that survives folding; common practice, editable per formula."""
 
 

@@ -3,11 +3,12 @@
 from collections.abc import Callable, Mapping
 
 from fernbell.core.formulas.book import Formula
+from fernbell.starter.practice import practice
 
-USUAL_DENSITY: Mapping[str, float] = {"sponge": 0.35, "mousse": 0.7, "meringue": 0.3}
-"""By kind, what a level cup of it weighs [g/ml]: baked roulade or génoise 0.2 to 0.35, mousses of
-fruit, chocolate or anglaise 0.6 to 0.85, Italian and Swiss meringue 0.25 to 0.35. All common
-practice: a weighed cup replaces them."""
+USUAL_DENSITY: Mapping[str, float] = {
+    kind: practice(f"density, {kind}") for kind in ("sponge", "mousse", "meringue")
+}
+"""By kind, what a level cup of it weighs [g/ml]; a weighed cup replaces it."""
 
 
 Nested = Callable[[str], Formula]

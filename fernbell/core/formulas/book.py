@@ -10,6 +10,7 @@ from fernbell.core.formulas.air import GAS_KEPT_IN_FOLDING
 from fernbell.core.formulas.method import Wait
 from fernbell.core.heat import CARAMEL_FROM_C
 from fernbell.core.pantry import Ingredient
+from fernbell.starter.practice import practice
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,7 +96,7 @@ USUAL_SIGNS: Mapping[Until, float] = {
 """What a new sign starts with, to be changed [°C, °Bx, g]; common practice: a filling caramel, a
 jam that keeps a while."""
 
-USUAL_LOSSES = Losses(pan_percent=2.0)
+USUAL_LOSSES = Losses(pan_percent=practice("pan loss"))
 """What a new formula starts with; common practice, set per formula."""
 
 

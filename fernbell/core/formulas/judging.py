@@ -14,8 +14,9 @@ from fernbell.core.formulas.method import Step
 from fernbell.core.formulas.mix import Lines
 from fernbell.core.pantry import ChocolateKind
 from fernbell.core.working import COMMON_PRACTICE, figure_text
+from fernbell.starter.practice import practice
 
-EGG_SAFE_C = 71.0
+EGG_SAFE_C = practice("egg safe")
 PASTEURIZES = ((63.3, 3.5), (62.2, 6.2))
 """Held so hot for so long egg counts as pasteurized [°C, min]: the pairs of sugared yolk, the
 strictest of those for egg without salt; 9 CFR 590.570, 146 °F and 144 °F, from memory."""

@@ -14,8 +14,9 @@ from fernbell.core.formulas.gauge import Gauge, Verdict
 from fernbell.core.formulas.mix import Lines
 from fernbell.core.formulas.sheets import FORMULA_STEP_G
 from fernbell.core.heat import CARAMEL_FROM_C
+from fernbell.starter.practice import practice
 
-INSIDE = 0.01
+INSIDE = practice("mended inside")
 """How far inside its window a reading is brought, as a share of the edge."""
 
 

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from fernbell.core.errors import check_range
+from fernbell.starter.practice import practice
 
 LONGEST_WAIT_MIN = 14 * 24 * 60.0
 _HOUR_FROM_MIN = 90
@@ -38,7 +39,7 @@ class Wait:
             check_range("most_min", self.most_min, least=self.least_min, most=LONGEST_WAIT_MIN)
 
 
-FIRST_WAIT = Wait(WaitKind.CHILL, 60)
+FIRST_WAIT = Wait(WaitKind.CHILL, practice("first wait"))
 """A wait until somebody says which; common practice."""
 
 

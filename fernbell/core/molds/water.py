@@ -3,10 +3,11 @@
 from fernbell.core.errors import OutOfRange
 from fernbell.core.molds.solid import Solid
 from fernbell.core.working import Given, Working, figure_text
+from fernbell.starter.practice import practice
 
 WATER_SOURCE = "1 g of water is taken as 1 ml (0.2 % more at 20 °C): common practice"
 
-_LEAST_SHARE, _MOST_SHARE = 0.6, 1.4
+_LEAST_SHARE, _MOST_SHARE = practice("water, least"), practice("water, most")
 """Water outside these shares of the printed volume is a slip of the scale or of the ruler."""
 
 

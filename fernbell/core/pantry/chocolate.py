@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from fernbell.core.errors import CoreError, check_range
+from fernbell.starter.practice import practice
 
 
 class ChocolateKind(StrEnum):
@@ -59,7 +60,10 @@ class Chocolate:
 
 
 DARK_COATING, WHITE_COATING = "dark or milk", "white"
-COATINGS_FIRM: Mapping[str, float] = {DARK_COATING: 0.20, WHITE_COATING: 0.12}
+COATINGS_FIRM: Mapping[str, float] = {
+    DARK_COATING: practice("compound firms, dark"),
+    WHITE_COATING: practice("compound firms, white"),
+}
 """What a gram of compound firms, in grams of cocoa butter and dry cocoa: the drip of 3.3 parts of
 dark or milk compound, 5.5 of white, to one of cream is as firm as 1 : 1 of a 66 % couverture (set
 number 1.1 with the 0.6 g of water in a gram of cream); common practice."""

@@ -5,8 +5,9 @@ from fernbell.core.formulas.gauge import Verdict
 from fernbell.core.formulas.mix import Mix
 from fernbell.core.pantry import COMPONENTS, FATS
 from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
+from fernbell.starter.practice import practice
 
-LEAST_COCOA, LEAST_WATER = 0.08, 0.05
+LEAST_COCOA, LEAST_WATER = practice("set by cocoa from"), practice("set of water from")
 """Below this share of cocoa butter and dry cocoa something else sets it; below this share of
 water there is nothing to set."""
 

@@ -6,12 +6,13 @@ from fernbell.core.formulas.figures.gelatin import gelatin_g
 from fernbell.core.formulas.gauge import Verdict
 from fernbell.core.formulas.mix import Mix
 from fernbell.core.working import Given, Working, figure_text
+from fernbell.starter.practice import practice
 
 HOLD_SOURCE = (
     "hold number, an index of this project: 1.6 % gelatin of 200 bloom on the water, or 20 % "
     "cocoa butter and dry cocoa on the whole, each hold a clean slice (common practice)"
 )
-GELATIN_SLICES, COCOA_SLICES = 1.6, 20.0
+GELATIN_SLICES, COCOA_SLICES = practice("gelatin slices"), practice("cocoa slices")
 
 
 def hold_parts(mix: Mix) -> tuple[float, float]:

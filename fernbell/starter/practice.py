@@ -1,0 +1,121 @@
+"""Figures of practice: what the trade goes by, each with its unit, source and how well it is known.
+
+Plain data, imported by core; nothing here imports the rest of the house. A figure that belongs to
+one family of formulas (its bands, its windows) stands in the file of the family.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Literal
+
+Status = Literal["exact", "published", "common practice", "from memory", "ours"]
+"""`ours` is a figure of this project: a limit of an index or of a search."""
+
+
+@dataclass(frozen=True, slots=True)
+class Practice:
+    """A figure of the trade, and what it says."""
+
+    value: float
+    unit: str
+    says: str
+    status: Status = "common practice"
+
+    @property
+    def source(self) -> str:
+        """Where it comes from, as a finding says it."""
+        return f"{self.says}: {self.status}"
+
+
+PRACTICE: Mapping[str, Practice] = {
+    "side clearance": Practice(10, "mm", "an insert ring about 2 cm narrower"),
+    "side clearance, individual": Practice(5, "mm", "half of it in individual rings"),
+    "individual below": Practice(120, "mm", "a mold less wide makes one portion"),
+    "cover clearance": Practice(3, "mm", "mousse over and under an insert"),
+    "portion, least": Practice(70, "g", "a plated slice"),
+    "portion, most": Practice(160, "g", "a plated slice"),
+    "portion, about": Practice(100, "g", "asked by weight, where nothing is weighed yet"),
+    "drift, most": Practice(0.5, "%", "what rounding may move a batch"),
+    "line drift, most": Practice(5, "%", "what rounding may move a line"),
+    "liner overlap": Practice(10, "mm", "an acetate strip over itself"),
+    "base gap": Practice(8, "mm", "a new base to the wall"),
+    "base height": Practice(8, "mm", "a new base"),
+    "insert height": Practice(10, "mm", "a new insert"),
+    "layer height": Practice(5, "mm", "a new layer of an insert"),
+    "seal depth": Practice(4, "mm", "a new insert over what is below it"),
+    "thinnest pour": Practice(0.1, "mm", "less is no pour"),
+    "coat thickness": Practice(2, "mm", "a poured glaze"),
+    "coat run-off": Practice(30, "%", "what runs off a poured glaze and is saved"),
+    "coat, least pour": Practice(600, "g", "less does not pour well"),
+    "band height": Practice(15, "mm", "a strip around the foot"),
+    "band thickness": Practice(2, "mm", "a strip around the foot"),
+    "band overlap": Practice(10, "mm", "a strip over itself"),
+    "garnish piece": Practice(4, "g", "a small piece"),
+    "garnish sits": Practice(0.68, "of the radius", "how far out on a wedge"),
+    "wedge edge": Practice(52, "mm", "outer edge of a wedge a cake is first cut in"),
+    "portion side": Practice(60, "mm", "side of a square a frame is first cut in"),
+    "longest to shortest": Practice(2, "1", "no piece by weight is longer for its width"),
+    "insert freeze, least": Practice(60, "min", "until an insert is hard"),
+    "insert freeze, most": Practice(240, "min", "until an insert is hard"),
+    "seal freeze, least": Practice(20, "min", "until a pour carries"),
+    "seal freeze, most": Practice(40, "min", "until a pour carries"),
+    "whole freeze, least": Practice(360, "min", "until a filled mold is hard"),
+    "whole freeze, most": Practice(840, "min", "until a filled mold is hard"),
+    "thaw, least": Practice(240, "min", "in the fridge"),
+    "thaw, most": Practice(480, "min", "in the fridge"),
+    "thaw, individual, least": Practice(120, "min", "in the fridge"),
+    "thaw, individual, most": Practice(180, "min", "in the fridge"),
+    "ahead from": Practice(60, "min", "shorter waits are part of the making"),
+    "first wait": Practice(60, "min", "a new wait, to be changed"),
+    "sweetest bite": Practice(30, "sugar = 100", "above it a dessert cloys"),
+    "flattest bite": Practice(10, "sugar = 100", "below it a dessert tastes of little"),
+    "gas kept in folding": Practice(0.8, "1", "what of the air is left"),
+    "density, sponge": Practice(0.35, "g/ml", "baked roulade or génoise 0.2 to 0.35"),
+    "density, mousse": Practice(0.7, "g/ml", "of fruit, chocolate or anglaise 0.6 to 0.85"),
+    "density, meringue": Practice(0.3, "g/ml", "Italian and Swiss 0.25 to 0.35"),
+    "pan loss": Practice(2, "%", "what stays in the pan where nobody said"),
+    "finished, first": Practice(500, "g", "a formula set for its job"),
+    "drip spacing": Practice(25, "mm", "one about every 2.5 cm of the edge"),
+    "drip width": Practice(9, "mm", "a drip of ganache as it stands"),
+    "drip thickness": Practice(3, "mm", "a drip of ganache as it stands"),
+    "set at": Practice(18, "°C", "the temperature the bands of a ganache are meant at"),
+    "agar for gelatin": Practice(0.45, "g", "in the place of 1 g of 200 bloom"),
+    "pectin for gelatin": Practice(1.2, "g", "NH or LM, in the place of 1 g of 200 bloom"),
+    "yellow pectin for gelatin": Practice(1, "g", "in the place of 1 g of 200 bloom"),
+    "gelatin slices": Practice(1.6, "% of the water", "of 200 bloom holds a clean slice"),
+    "cocoa slices": Practice(20, "% of the whole", "butter and dry cocoa hold a clean slice"),
+    "cream whips from": Practice(30, "% fat", "less does not whip"),
+    "compound firms, dark": Practice(0.2, "g/g", "by the cream it takes for a drip"),
+    "compound firms, white": Practice(0.12, "g/g", "by the cream it takes for a drip"),
+    "egg safe": Practice(71, "°C", "USDA FSIS, egg dishes", "from memory"),
+    "holds a slice from": Practice(0.7, "1", "hold number", "ours"),
+    "holds its water from": Practice(0.6, "1", "hold number, frozen and thawed", "ours"),
+    "gelatin left at 20 °C": Practice(0.75, "1", "of its hold, after an hour", "ours"),
+    "dark set left at 20 °C": Practice(0.9, "1", "of its hold, after an hour", "ours"),
+    "pale set left at 20 °C": Practice(0.7, "1", "of its hold, after an hour", "ours"),
+    "set by cocoa from": Practice(
+        0.08, "1", "share of cocoa; below it something else sets", "ours"
+    ),
+    "set of water from": Practice(0.05, "1", "share of water; below it none is set", "ours"),
+    "mended inside": Practice(0.01, "of the edge", "how far a reading is brought in", "ours"),
+    "swap keeps within": Practice(0.03, "of itself", "a figure kept beside the dial", "ours"),
+    "swap keeps the dial within": Practice(0.002, "of itself", "the dial of its job", "ours"),
+    "swap moves a line by at most": Practice(0.5, "of itself", "to keep a figure", "ours"),
+    "water, least": Practice(0.6, "of the volume", "less is a slip of the scale", "ours"),
+    "water, most": Practice(1.4, "of the volume", "more is a slip of the scale", "ours"),
+}
+
+
+def practice(name: str) -> float:
+    """The value of a figure of practice.
+
+    Args:
+        name: its name in the table [text].
+    Returns:
+        its value [its unit].
+    Raises:
+        KeyError: there is none of that name.
+    Source:
+        the table.
+    """
+    return PRACTICE[name].value

@@ -1,0 +1,97 @@
+"""`python -m tests.core.pins`: write every figure of core down, by the name it stands under.
+
+A figure is a number in a constant of a module of core, or in the table of practice: a band of a
+dial, a window, a dose, a coefficient. Only who means to change one writes them anew.
+"""
+
+import ast
+import csv
+import enum
+import importlib
+import inspect
+import pkgutil
+from collections.abc import Iterator, Mapping
+from dataclasses import fields, is_dataclass
+from pathlib import Path
+from typing import Any
+
+import fernbell.core
+import fernbell.starter.practice
+
+PINS = Path(__file__).with_name("pins.csv")
+_NAMED_BY = ("key", "code", "name", "slug", "rule", "form", "kind")
+
+
+def figures() -> dict[str, float]:
+    """Every figure by name: 'families.ganache:DIAL.bands[slices].least'."""
+    found: dict[str, float] = {}
+    seen: set[int] = set()
+    for module in _modules():
+        short = module.__name__.removeprefix("fernbell.").removeprefix("core.")
+        for name in _assigned(module):
+            for path, value in _numbers(getattr(module, name), name, seen):
+                found[f"{short}:{path}"] = value
+    return found
+
+
+def _modules() -> Iterator[Any]:
+    yield fernbell.starter.practice
+    for one in pkgutil.walk_packages(fernbell.core.__path__, "fernbell.core."):
+        yield importlib.import_module(one.name)
+
+
+def _assigned(module: Any) -> Iterator[str]:
+    """Names of the constants a module assigns itself."""
+    for node in ast.parse(inspect.getsource(module)).body:
+        targets = getattr(node, "targets", None) or [getattr(node, "target", None)]
+        for target in targets:
+            for one in getattr(target, "elts", [target]):
+                if isinstance(one, ast.Name) and one.id.lstrip("_").isupper():
+                    yield one.id
+
+
+def _numbers(value: Any, path: str, seen: set[int]) -> Iterator[tuple[str, float]]:
+    if isinstance(value, bool | enum.Enum | str):
+        return
+    if isinstance(value, int | float):
+        yield path, value
+        return
+    if is_dataclass(value) and not isinstance(value, type):
+        if id(value) in seen:
+            return
+        seen.add(id(value))
+        inside = [(f".{one.name}", getattr(value, one.name)) for one in fields(value)]
+    elif isinstance(value, Mapping):
+        inside = [(f"[{key}]", one) for key, one in value.items()]
+    elif isinstance(value, tuple | list):
+        names = [_name_of(one, at) for at, one in enumerate(value)]
+        twice = {name for name in names if names.count(name) > 1}
+        named = [f"{name} {at}" if name in twice else name for at, name in enumerate(names)]
+        inside = [(f"[{name}]", one) for name, one in zip(named, value, strict=True)]
+    else:
+        return
+    for step, one in inside:
+        yield from _numbers(one, path + step, seen)
+
+
+def _name_of(value: Any, at: int) -> str:
+    own = (getattr(value, name, None) for name in _NAMED_BY)
+    return next((one for one in own if isinstance(one, str) and one), str(at))
+
+
+def pinned() -> dict[str, float]:
+    """The figures as they were written down."""
+    with PINS.open(encoding="utf-8", newline="") as file:
+        return {name: float(value) for name, value in csv.reader(file)}
+
+
+def main() -> None:
+    """Write them."""
+    with PINS.open("w", encoding="utf-8", newline="") as file:
+        csv.writer(file, lineterminator="\n").writerows(
+            (name, repr(value)) for name, value in figures().items()
+        )
+
+
+if __name__ == "__main__":
+    main()
