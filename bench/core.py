@@ -3,8 +3,8 @@
 from bench.timing import timed, yardstick
 from fernbell.core.desserts import solve
 from fernbell.core.formulas import readings
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 
 BOOK = demo_book()
 

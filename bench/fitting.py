@@ -6,7 +6,7 @@ from bench.timing import timed, yardstick
 from fernbell.core.families import job_named, swap, turn
 from fernbell.core.fitting import Demand, Finished, Locked, Proportion, Reads, fit
 from fernbell.core.formulas import FIGURES, Book, Formula, Line, Lines, compose
-from fernbell.server.demo.book import demo_book
+from fernbell.demo.book import demo_book
 
 TWENTY = {
     "dark-66": 250,

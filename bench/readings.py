@@ -2,7 +2,7 @@
 
 from bench.timing import timed, yardstick
 from fernbell.core.formulas import Book, Formula, Line, characterize, compose
-from fernbell.server.demo.book import demo_book
+from fernbell.demo.book import demo_book
 
 DEPTH, LINES = 4, 30
 

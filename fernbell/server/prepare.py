@@ -10,7 +10,7 @@ django.setup()
 from django.conf import settings  # noqa: E402 - needs the apps loaded
 from django.core.management import call_command  # noqa: E402
 
-from fernbell.server.demo.load import load_demo  # noqa: E402
+from fernbell.server.demo import load_demo  # noqa: E402
 
 call_command("migrate", interactive=False, verbosity=0)
 if settings.DEMO:

@@ -8,7 +8,13 @@ from playwright.sync_api import BrowserContext, Page, Request, expect
 from pytest_django import Settings
 from pytest_django.live_server_helper import LiveServer
 
-from fernbell.server.demo.load import load_demo
+from fernbell.server.demo import load_demo
+from tests.server.conftest import cheap_passwords
+
+__all__ = ["cheap_passwords"]
+
+# Playwright runs its own event loop in the thread in which the tests talk to the database.
+os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
 
 CHROMIUM = "/usr/bin/chromium"
 QUIET = [

@@ -7,8 +7,8 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from fernbell.core.desserts import Insert, solve
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.browser.conftest import come_in, enter, pick, unfold
 
 

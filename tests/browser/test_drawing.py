@@ -8,8 +8,8 @@ from playwright.sync_api import Locator, Page, expect
 
 from fernbell.core.desserts import ByWeight, refit, solve, solve_order
 from fernbell.core.molds import Ring
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.browser.conftest import come_in, enter, pick
 
 

@@ -20,8 +20,8 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.molds import Frame, Ring, depth_working
 from fernbell.core.working import Working, figure_text
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.core.drawing import WITH_DENSITY, desserts
 from tests.core.kitchen import BOOK
 

@@ -6,8 +6,8 @@ from fernbell.core.desserts import Base, Dessert, Fill, Wedges, solve, take_bite
 from fernbell.core.formulas import Book, Formula, Line, Mix, lines_of
 from fernbell.core.molds import Ring
 from fernbell.core.pantry import Ingredient, MakeUp, completed
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.core.test_arithmetic import check
 
 

@@ -21,8 +21,8 @@ from fernbell.core.errors import CoreError, OutOfRange
 from fernbell.core.formulas import Book, Formula, Line, Wait, WaitKind, as_drawn, wait_words
 from fernbell.core.molds import Ring
 from fernbell.core.pantry import Ingredient
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.core.drawing import WITH_DENSITY, desserts
 from tests.core.kitchen import BOOK, entremet
 

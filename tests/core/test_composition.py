@@ -18,7 +18,7 @@ from fernbell.core.formulas import (
     read_formulas,
 )
 from fernbell.core.pantry import COMPONENTS, Ingredient, MakeUp, completed
-from fernbell.server.demo.book import demo_book
+from fernbell.demo.book import demo_book
 from fernbell.starter.pantry import STOCKS
 from tests.core.test_arithmetic import check
 

@@ -44,8 +44,8 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.heat import sucrose_at
 from fernbell.core.pantry import ChocolateKind, Ingredient, MakeUp, Role, role_of
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.formulas import FORMULAS
+from fernbell.demo.book import demo_book
+from fernbell.demo.formulas import FORMULAS
 from fernbell.starter.pantry import STOCKS
 
 PANTRY = tuple(one.ingredient for one in STOCKS)

@@ -18,8 +18,8 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.pantry import COMPONENTS, KINDS, Ingredient
 from fernbell.core.working import Working
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.formulas import FORMULAS
+from fernbell.demo.book import demo_book
+from fernbell.demo.formulas import FORMULAS
 
 BOOK = demo_book()
 DEMO = {one.slug: lines_of(BOOK, one.slug) for one in FORMULAS}

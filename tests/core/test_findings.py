@@ -19,8 +19,8 @@ from fernbell.core.desserts import (
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas import Book, Formula, Line
 from fernbell.core.molds import Ring
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.core.kitchen import BOOK, entremet
 
 

@@ -26,7 +26,7 @@ from fernbell.core.fitting import (
     says,
 )
 from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line, Lines, compose
-from fernbell.server.demo.book import demo_book
+from fernbell.demo.book import demo_book
 
 DEMO = demo_book()
 MADE = compose(DEMO, [one.key for one in DEMO.formulas])

@@ -33,8 +33,8 @@ from fernbell.core.pantry import (
     Piece,
     completed,
 )
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.formulas import FORMULAS
+from fernbell.demo.book import demo_book
+from fernbell.demo.formulas import FORMULAS
 from fernbell.starter.pantry import STOCKS
 from tests.core.test_arithmetic import check
 

@@ -9,8 +9,8 @@ from hypothesis import strategies as st
 from fernbell.core.desserts import Coat, Dessert, refit, solve, solve_order
 from fernbell.core.errors import OutOfRange
 from fernbell.core.molds import Frame, Ring
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.core.drawing import WITH_DENSITY, desserts
 from tests.core.kitchen import BOOK, entremet
 

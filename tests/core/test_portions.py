@@ -18,8 +18,8 @@ from fernbell.core.desserts import (
 )
 from fernbell.core.errors import CoreError, OutOfRange
 from fernbell.core.molds import Frame, Ring
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
 from tests.core.kitchen import BOOK, entremet
 
 RING, FRAME = Ring(200, 45), Frame(570, 370, 40)

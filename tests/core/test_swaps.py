@@ -6,7 +6,7 @@ from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.families import Swap, job_named, swap
 from fernbell.core.formulas import FIGURES, Book, Formula, Line, Lines, compose, lines_of
 from fernbell.core.pantry import Ingredient
-from fernbell.server.demo.book import demo_book
+from fernbell.demo.book import demo_book
 
 DEMO = demo_book()
 MADE = compose(DEMO, [one.key for one in DEMO.formulas])

@@ -8,9 +8,9 @@ from django.test import Client
 from pytest_django import DjangoAssertNumQueries
 
 from fernbell.core.desserts import solve
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
-from fernbell.server.demo.load import load_demo
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
+from fernbell.server.demo import load_demo
 from fernbell.server.kitchens.models import Kitchen, Member
 from tests.server.api import Shelves, entry_of, made, post, put, stocked
 

@@ -9,9 +9,9 @@ from pytest_django import DjangoAssertNumQueries
 
 from fernbell.core.desserts import refit, solve_order
 from fernbell.core.molds import Ring
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import REEDBED
-from fernbell.server.demo.load import load_demo
+from fernbell.demo.book import demo_book
+from fernbell.demo.desserts import REEDBED
+from fernbell.server.demo import load_demo
 from fernbell.server.kitchens.models import Member
 from tests.server.api import Shelves, dessert_entry, entry_of, made, post, put, stocked
 

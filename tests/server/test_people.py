@@ -7,10 +7,10 @@ from django.contrib.auth.models import User
 from django.test import Client
 from pytest_django import Settings
 
-from fernbell.server.demo.load import load_demo
+from fernbell.server.demo import load_demo
 from fernbell.server.kitchens.models import Kitchen, Member
-from tests.conftest import PASSWORD
 from tests.server.api import post, put
+from tests.server.conftest import PASSWORD
 
 FOUNDING = {
     "kitchen": "Quay Kitchen",

@@ -7,7 +7,7 @@ import pytest
 from django.test import Client
 from pytest_django import DjangoAssertNumQueries
 
-from fernbell.server.demo.load import load_demo
+from fernbell.server.demo import load_demo
 from fernbell.server.formulas.models import Formula
 from fernbell.server.kitchens.models import Change, Member
 from tests.server.api import entry_of, post, put

@@ -6,10 +6,10 @@ from typing import Any
 from pydantic import TypeAdapter
 
 from fernbell.core.pantry import Pack
-from fernbell.server.demo.desserts import MOLDS
 from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.pantry.models import Ingredient, Usual
+from fernbell.starter.molds import MOLDS
 from fernbell.starter.pantry import STOCKS, USUAL, Stock
 
 NOTE = "From memory, prices invented: a weighed cup, the pack or the bill replaces them."

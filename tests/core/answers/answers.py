@@ -39,7 +39,7 @@ from fernbell.core.formulas import Book, Character, Formula, Lines, Sheet, chara
 from fernbell.core.molds import Solid
 from fernbell.core.pantry import role_of
 from fernbell.core.working import Working
-from fernbell.server.demo.formulas import DemoFormula
+from fernbell.demo.formulas import DemoFormula
 from fernbell.starter.pantry import STOCKS
 
 SHELF = tuple(one.ingredient for one in STOCKS)

@@ -5,9 +5,9 @@ from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
 
-from fernbell.server.demo.book import demo_book
-from fernbell.server.demo.desserts import MOLDS
-from fernbell.server.demo.formulas import FORMULAS
+from fernbell.demo.book import demo_book
+from fernbell.demo.formulas import FORMULAS
+from fernbell.starter.molds import MOLDS
 from tests.core.answers.answers import digest, digits, of_dessert, of_formula, of_jobs, of_mold
 from tests.core.answers.given import demo_desserts, drawn_desserts
 from tests.core.kitchen import BOOK

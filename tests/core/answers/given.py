@@ -24,7 +24,8 @@ from fernbell.core.desserts import (
     refit,
 )
 from fernbell.core.molds import Frame, Ring
-from fernbell.server.demo.desserts import DESSERTS, MOLDS
+from fernbell.demo.desserts import DESSERTS
+from fernbell.starter.molds import MOLDS
 from tests.core.drawing import desserts
 
 DRAWN = Path(__file__).with_name("drawn.jsonl")

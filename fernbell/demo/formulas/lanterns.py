@@ -1,6 +1,6 @@
 """Rhubarb lanterns: choux with craquelin in two sizes, diplomat cream, rhubarb."""
 
-from fernbell.server.demo.formulas.entry import (
+from fernbell.demo.formulas.entry import (
     COOLING,
     DemoFormula,
     by_brix,

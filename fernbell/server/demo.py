@@ -7,8 +7,8 @@ from uuid import UUID
 from django.contrib.auth.models import User
 from django.db import transaction
 
-from fernbell.server.demo.desserts import DESSERTS, DemoDessert
-from fernbell.server.demo.formulas import FORMULAS, DemoFormula, DemoLine
+from fernbell.demo.desserts import DESSERTS, DemoDessert
+from fernbell.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.server.desserts.api import DESSERT
 from fernbell.server.desserts.schemas import PARTS, DessertIn
 from fernbell.server.formulas.api import FORMULA

@@ -1,6 +1,6 @@
 """Foghorn domes: sea buckthorn curd in white chocolate mousse, pumpkin-seed crisp, velvet spray."""
 
-from fernbell.server.demo.formulas.entry import (
+from fernbell.demo.formulas.entry import (
     BLOOM,
     DemoFormula,
     chill,

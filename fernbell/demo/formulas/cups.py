@@ -1,6 +1,6 @@
 """Interval cups: elderflower cream, oat crumb, rhubarb jelly."""
 
-from fernbell.server.demo.formulas.entry import (
+from fernbell.demo.formulas.entry import (
     SOAK,
     DemoFormula,
     chill,

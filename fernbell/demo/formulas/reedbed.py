@@ -1,6 +1,6 @@
 """Reedbed: toasted barley mousse, quince, malt crémeux, rye crumble base, amber glaze."""
 
-from fernbell.server.demo.formulas.entry import (
+from fernbell.demo.formulas.entry import (
     BLOOM,
     BURNS,
     DemoFormula,

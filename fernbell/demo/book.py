@@ -1,7 +1,7 @@
 """The demo kitchen as core values, its slugs as keys: for the bench and for trying things out."""
 
 from fernbell.core.formulas import Book, Formula, Line, settled
-from fernbell.server.demo.formulas import FORMULAS, DemoFormula
+from fernbell.demo.formulas import FORMULAS, DemoFormula
 from fernbell.starter.pantry import STOCKS
 
 

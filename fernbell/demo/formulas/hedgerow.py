@@ -1,6 +1,6 @@
 """Hedgerow log: poppy-seed roulade, blackcurrant, bay cream, yogurt mousse, hedgerow glaze."""
 
-from fernbell.server.demo.formulas.entry import (
+from fernbell.demo.formulas.entry import (
     BLOOM,
     EGG,
     DemoFormula,

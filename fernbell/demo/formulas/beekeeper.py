@@ -1,6 +1,6 @@
 """Beekeeper's tart: buckwheat paste, salted honey caramel, dark ganache, honeycomb."""
 
-from fernbell.server.demo.formulas.entry import (
+from fernbell.demo.formulas.entry import (
     BURNS,
     DemoFormula,
     chill,

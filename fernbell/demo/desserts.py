@@ -1,4 +1,4 @@
-"""Molds and desserts of the demo kitchen."""
+"""Desserts of the demo kitchen."""
 
 from dataclasses import dataclass
 
@@ -13,16 +13,7 @@ from fernbell.core.desserts import (
     Layer,
     Wedges,
 )
-from fernbell.core.molds import Frame, Ring
-
-
-@dataclass(frozen=True, slots=True)
-class DemoMold:
-    """A mold and how many of it hang in the kitchen."""
-
-    slug: str
-    name: str
-    mold: Ring | Frame
+from fernbell.core.molds import Ring
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,14 +25,6 @@ class DemoDessert:
     count: int
     dessert: Dessert
 
-
-MOLDS = (
-    DemoMold("ring-20", "Ring 20 cm, 4.5 high", Ring(200, 45)),
-    DemoMold("ring-16", "Ring 16 cm, 4.5 high", Ring(160, 45)),
-    DemoMold("ring-8", "Ring 8 cm, 5 high", Ring(80, 50)),
-    DemoMold("frame-18", "Frame 18 × 18, rounded", Frame(180, 180, 45, 12)),
-    DemoMold("frame-57", "Frame 57 × 37", Frame(570, 370, 40)),
-)
 
 REEDBED = Dessert(
     name="Reedbed",

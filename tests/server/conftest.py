@@ -1,0 +1,64 @@
+"""People in two kitchens, and rows to work on."""
+
+from collections.abc import Callable
+
+import pytest
+from django.contrib.auth.models import User
+from django.test import Client
+from pytest_django import Settings
+
+from fernbell.server.kitchens.models import Kitchen, Member, Role
+
+PASSWORD = "reed and bell"
+
+
+def new_member(kitchen: Kitchen, name: str, role: Role) -> Member:
+    user = User.objects.create_user(name.lower(), password=PASSWORD, first_name=name)
+    return Member.objects.create(kitchen=kitchen, user=user, role=role)
+
+
+def client_of(member: Member) -> Client:
+    """A client signed in as a member, in the member's kitchen."""
+    client = Client()
+    client.force_login(member.user)
+    session = client.session
+    session["kitchen"] = str(member.kitchen_id)
+    session.save()
+    return client
+
+
+@pytest.fixture
+def kitchen(db: None) -> Kitchen:
+    return Kitchen.objects.create(name="Harbor Kitchen")
+
+
+@pytest.fixture
+def chef(kitchen: Kitchen) -> Member:
+    return new_member(kitchen, "Ines", Role.CHEF)
+
+
+@pytest.fixture
+def cook(kitchen: Kitchen) -> Member:
+    return new_member(kitchen, "Tomas", Role.COOK)
+
+
+@pytest.fixture
+def apprentice(kitchen: Kitchen) -> Member:
+    return new_member(kitchen, "Piet", Role.APPRENTICE)
+
+
+@pytest.fixture
+def stranger(db: None) -> Member:
+    """The chef of another kitchen."""
+    return new_member(Kitchen.objects.create(name="Other Kitchen"), "Vera", Role.CHEF)
+
+
+@pytest.fixture
+def as_member() -> Callable[[Member], Client]:
+    return client_of
+
+
+@pytest.fixture(autouse=True)
+def cheap_passwords(settings: Settings) -> None:
+    """Hashing that is slow on purpose has no place in a few hundred tests."""
+    settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
