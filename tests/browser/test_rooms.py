@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import come_in, enter, open_formula
 
@@ -133,25 +133,65 @@ def test_an_ingredient_of_ones_own(page: Page, demo: str) -> None:
     expect(page.get_by_role("region", name="Not known yet")).to_contain_text("Medlar paste")
 
 
+def new_mold(page: Page, form: str, name: str) -> Locator:
+    """A new mold of a form, and the slip it is measured on."""
+    page.get_by_role("link", name="Molds").click()
+    page.locator("label", has_text="A new mold is a").locator(".ant-select").click()
+    page.locator(".ant-select-item-option").get_by_text(form, exact=True).click()
+    page.get_by_role("button", name="Add a mold").click()
+    page.get_by_label("Name of the new mold").fill(name)
+    page.keyboard.press("Enter")
+    return page.get_by_role("region", name="Mold", exact=True)
+
+
 def test_a_mold_of_ones_own_and_what_runs_over(page: Page, demo: str) -> None:
     come_in(page, demo)
-    page.get_by_role("link", name="Molds").click()
-    page.get_by_role("button", name="frame", exact=True).click()
-    page.get_by_role("button", name="Add a mold").click()
-    page.get_by_label("Name of the new mold").fill("Frame for slices")
-    page.keyboard.press("Enter")
+    slip = new_mold(page, "frame", "Frame for slices")
     enter(page, "Corner radius", "120")
-    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text("at most 100 mm")
+    expect(slip).to_contain_text("at most 100 mm")
     enter(page, "Corner radius", "10")
     # 300 x 200 x 45 less 0.8584 x 100 x 45 = 2696 ml.
-    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text("2\u202f696")
+    expect(slip).to_contain_text("2\u202f696")
     page.get_by_title("How Holds comes about").click()
     expect(page.get_by_role("dialog")).to_contain_text("(300 × 200 − (4 − π) × 10²) × 45 / 1 000")
     page.keyboard.press("Escape")
     enter(page, "Pour in", "3000")
-    expect(page.get_by_role("region", name="Mold", exact=True)).to_contain_text(
-        "overflows the mold by 303."
-    )
+    expect(slip).to_contain_text("overflows the mold by 303.")
+
+
+def test_a_turned_mold_is_drawn_point_by_point(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    slip = new_mold(page, "turned", "Dome 12")
+    # A half sphere: 2/3 π 6³ = 452 ml; half full by weight it stands 39 mm deep, where
+    # z² (3r − z) / r³ is 1 (Cavalieri): z = 0.6527 r = 39.2 mm.
+    expect(slip).to_contain_text("452ml")
+    enter(page, "Pour in", "226.2")
+    expect(slip).to_contain_text("39.2mm high")
+    enter(page, "Arc up to it, radius, point 2", "20")
+    expect(slip).to_contain_text("Radius must be 0, or at least 60 mm, not 20.")
+    expect(page.get_by_label("Arc up to it, radius, point 2")).to_have_value("20")
+    enter(page, "Arc up to it, radius, point 2", "0")
+    # Straight from the floor to the rim it is a cone: a third of π 6² 6.
+    expect(slip).to_contain_text("226ml")
+    slip.get_by_role("button", name="One more at the top").click()
+    # A wall goes on upright: 60 mm more of π 6².
+    expect(slip).to_contain_text("905ml")
+    slip.get_by_role("button", name="Take out point 3").click()
+    expect(slip).to_contain_text("226ml")
+
+
+def test_a_gutter_has_a_floor_of_its_own(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    slip = new_mold(page, "gutter", "Log 50")
+    # A half circle of 80 and 20 mm of upright wall: (π 4² / 2 + 8 x 2) x 50 = 2057 ml.
+    expect(slip).to_contain_text("2\u202f057ml")
+    slip.get_by_text("pointed").click()
+    expect(slip).to_contain_text("1\u202f200ml")
+    page.get_by_role("link", name="Desserts").click()
+    page.get_by_role("complementary", name="Parts").get_by_text("Ring 20 cm").click()
+    options = page.locator(".ant-select-item-option")
+    expect(options.get_by_text("Ring 16 cm, 4.5 high")).to_be_visible()
+    expect(options.get_by_text("Log 50")).to_have_count(0)
 
 
 def test_a_chef_takes_on_a_cook(page: Page, demo: str) -> None:

@@ -198,18 +198,19 @@ def arc_between(x0: float, z0: float, x1: float, z1: float, radius: float) -> Ar
     Returns:
         the arc [mm].
     Raises:
-        OutOfRange: a circle too small to reach from one to the other, or that would overhang.
+        OutOfRange: a circle too small to reach from one to the other without overhanging.
     Source:
         geometry, exact.
     """
     chord = math.hypot(x1 - x0, z1 - z0)
-    if radius < chord / 2 - _SAME_MM:
-        raise OutOfRange("radius_mm", radius, f"0, or at least {figure_text(chord / 2)}, half way")
+    least = ((x1 - x0) ** 2 + (z1 - z0) ** 2) / (2 * (z1 - z0))
+    if radius < least * (1 - 1e-6):
+        # Rounded up, so that what is asked for is taken.
+        allowed = f"0, or at least {figure_text(math.ceil(least * 100) / 100)}"
+        raise OutOfRange("radius_mm", radius, allowed)
     rise = math.sqrt(max(0.0, radius**2 - chord**2 / 4)) / chord
     center_x = (x0 + x1) / 2 - rise * (z1 - z0)
     center_z = (z0 + z1) / 2 + rise * (x1 - x0)
-    if center_x > min(x0, x1) + 1e-6 * radius:
-        raise OutOfRange("radius_mm", radius, "larger: the wall would overhang")
     return Arc(center_x, center_z, radius, z0, z1)
 
 
