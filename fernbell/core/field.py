@@ -29,7 +29,7 @@ class Field:
         return unit_of(self.name)
 
     def check(self, value: float | None) -> None:
-        """Refuse a value outside the limits; OutOfRange names the field."""
+        """Refuse a value [its unit] outside the limits; OutOfRange names the field."""
         if value is None and self.empty:
             return
         number = float("nan") if value is None else value

@@ -1,11 +1,18 @@
-"""The house's own rules: docstrings of core in a fixed order, small bodies, import contracts."""
+"""The house's own rules: docstrings of core in a fixed order, units said, small bodies."""
 
 import ast
+import importlib
+import inspect
+import pkgutil
 import re
+import textwrap
 from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
+
+import fernbell.core
+from fernbell.core.errors import unit_of
 
 CORE = Path(__file__).parents[2] / "fernbell" / "core"
 LONGEST_BODY = 50
@@ -17,6 +24,34 @@ def functions() -> Iterator[tuple[str, ast.FunctionDef]]:
         for node in ast.parse(path.read_text()).body:
             if isinstance(node, ast.FunctionDef):
                 yield f"{path.relative_to(CORE)}:{node.name}", node
+
+
+def methods() -> Iterator[tuple[str, ast.FunctionDef]]:
+    for path in sorted(CORE.rglob("*.py")):
+        for node in ast.walk(ast.parse(path.read_text())):
+            if isinstance(node, ast.ClassDef):
+                inside = (one for one in node.body if isinstance(one, ast.FunctionDef))
+                yield from (
+                    (f"{path.relative_to(CORE)}:{node.name}.{one.name}", one) for one in inside
+                )
+
+
+def classes() -> Iterator[type]:
+    for found in pkgutil.walk_packages(fernbell.core.__path__, "fernbell.core."):
+        for one in vars(importlib.import_module(found.name)).values():
+            if inspect.isclass(one) and one.__module__ == found.name:
+                yield one
+
+
+def floats_without_unit(name: str, node: ast.FunctionDef) -> list[str]:
+    """What a method takes or gives as a bare number whose name does not say its unit."""
+    taken = [*node.args.args, *node.args.kwonlyargs]
+    named = [(one.arg, one.annotation) for one in taken] + [(name, node.returns)]
+    return [
+        one
+        for one, kind in named
+        if kind and re.fullmatch(r"float( \| None)?", ast.unparse(kind)) and not unit_of(one)
+    ]
 
 
 PUBLIC = [(name, node) for name, node in functions() if not node.name.startswith("_")]
@@ -42,10 +77,29 @@ def test_public_function_documents_arguments_units_errors_and_source(
     assert re.search(r"\[.+\]", returns, re.DOTALL)
 
 
+@pytest.mark.parametrize("owner", classes(), ids=lambda one: one.__qualname__)
+def test_public_method_says_what_it_does_and_in_which_unit(owner: type) -> None:
+    for name, own in vars(owner).items():
+        method = own.fget if isinstance(own, property) else getattr(own, "__func__", own)
+        if name.startswith("_") or not inspect.isfunction(method):
+            continue
+        assert method.__doc__, f"{owner.__name__}.{name} says nothing"
+        node = ast.parse(textwrap.dedent(inspect.getsource(method))).body[0]
+        assert isinstance(node, ast.FunctionDef)
+        # A method of a family means what the method it stands for means.
+        said = [owner.__doc__ or "", *(_said(above, name) for above in owner.__mro__)]
+        if not any(re.search(r"\[.+\]", text) for text in said):
+            assert floats_without_unit(name, node) == [], f"a unit in {owner.__name__}.{name}"
+
+
+def _said(owner: type, name: str) -> str:
+    return getattr(vars(owner).get(name), "__doc__", None) or ""
+
+
 def test_no_body_in_core_is_two_functions() -> None:
     too_long = {
         name: length
-        for name, node in functions()
+        for name, node in (*functions(), *methods())
         if (length := (node.end_lineno or 0) - node.body[0].lineno) > LONGEST_BODY
     }
     assert too_long == {}

@@ -71,7 +71,7 @@ class Wedges:
 
     @classmethod
     def nearest(cls, mold: Solid, exact: float) -> "Wedges":
-        """The number nearest to an exact one."""
+        """The number nearest to an exact one [pieces]."""
         del mold
         return cls(min(_MOST_WEDGES, max(1, round(exact))))
 
@@ -145,7 +145,7 @@ class Grid:
 
     @classmethod
     def nearest(cls, mold: Solid, exact: float) -> "Grid":
-        """The number nearest to an exact one that is cut into no slivers."""
+        """The number nearest to an exact one [pieces] that is cut into no slivers."""
         plan = mold.plan_at(mold.height_mm)
         square = [one for one in _grids() if _stretch(plan, one) <= _LONGEST_TO_SHORTEST]
         return min(

@@ -51,7 +51,7 @@ class Dial:
 
     @property
     def step(self) -> float:
-        """The finest step a hand means: a 250th of its length, as one of 1, 2 or 5."""
+        """The finest step a hand means [its unit]: a 250th of its length, as one of 1, 2 or 5."""
         rough = (self.bands[-1].most - self.bands[0].least) / _STEPS
         power = 10.0 ** math.floor(math.log10(rough))
         return next(one for one in (1, 2, 5, 10) if one * power >= rough) * power
@@ -68,7 +68,7 @@ class Dial:
         return "the liquid" if self.lever == LIQUIDS else f"the {' or '.join(self.lever)}"
 
     def band_at(self, value: float) -> DialBand | None:
-        """The band a value lies in; None off the dial."""
+        """The band a value [its unit] lies in; None off the dial."""
         return next((one for one in self.bands if one.least <= value <= one.most), None)
 
     def band(self, name: str) -> DialBand:

@@ -122,7 +122,7 @@ class Mix:
     own: Composition
 
     def grams(self, *parts: str) -> float:
-        """Grams of components after cooking; refused while one is unknown or nothing is there."""
+        """Components after cooking [g]; refused while one is unknown or nothing is there."""
         if not self.own.mass_g > 0:
             raise Lacking("lines", f"Nothing of {self.own.name} weighs anything yet.")
         if not self.own.known(*parts):
@@ -137,7 +137,7 @@ class Mix:
         return f"More cooks off than there is water in {burnt}."
 
     def of(self, roles: Iterable[Role]) -> float:
-        """Grams of the lines that are of these roles, as weighed."""
+        """The lines that are of these roles, as weighed [g]."""
         wanted = tuple(roles)
         pairs = zip(self.masses_g, self.lines.roles, strict=True)
         return sum(g for g, role in pairs if role in wanted)

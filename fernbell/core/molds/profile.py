@@ -25,7 +25,7 @@ _MOST_WRITTEN = 8
 
 @dataclass(frozen=True, slots=True)
 class Straight:
-    """A straight piece of wall from one point up to another [mm]."""
+    """A straight piece of wall from one point up to another; x, z and s in [mm]."""
 
     x0: float
     z0: float
@@ -87,7 +87,7 @@ class Straight:
 
 @dataclass(frozen=True, slots=True)
 class Arc:
-    """An arc of a circle that bulges outwards, from one height up to another [mm]."""
+    """An arc of a circle that bulges outwards, from one height up to another; all in [mm]."""
 
     center_x: float
     center_z: float
@@ -216,7 +216,7 @@ def arc_between(x0: float, z0: float, x1: float, z1: float, radius: float) -> Ar
 
 @dataclass(frozen=True, slots=True)
 class Profile:
-    """Pieces of a wall end to end, the first standing on the floor, which reaches to `floor_x`."""
+    """Pieces of a wall end to end [mm], the first on the floor, which reaches to `floor_x`."""
 
     floor_x: float
     pieces: tuple[Piece, ...]

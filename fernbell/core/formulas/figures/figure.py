@@ -53,7 +53,7 @@ class Figure:
     headline: bool = False
 
     def value(self, mix: Mix) -> float:
-        """The figure of a mix; Lacking where it has none."""
+        """The figure of a mix [its unit]; Lacking where it has none."""
         bottom = self.bottom(mix)
         if not bottom > 0:
             raise Lacking(self.code, f"There is no {self.bottom_name} in it to count on.")
