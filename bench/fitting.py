@@ -61,7 +61,9 @@ def main() -> None:
     took = timed(lambda: fit(lines, clash), 5)
     print(f"a conflict named ({len(found.conflict)} demands): {took:.0f} ms")
     ganache = Lines(
-        book, book.formula("dark-ganache"), compose(book, [one.key for one in book.formulas])
+        book,
+        book.formula("dark-ganache"),
+        compose(book, [formula.key for formula in book.formulas]),
     )
     dial = job_named("ganache.slice")[1].dial
     print(f"a turn of the dial: {timed(lambda: turn(dial, ganache, 1.3), 50):.1f} ms")

@@ -23,7 +23,7 @@ COUVERTURES = {
     "white": ("white-28", "white-30", "white-32", "white-35"),
 }
 CELLS = [(use, key) for use in TABLE for keys in COUVERTURES.values() for key in keys]
-PANTRY: dict[str, Ingredient] = {one.ingredient.key: one.ingredient for one in STOCKS}
+PANTRY: dict[str, Ingredient] = {stock.ingredient.key: stock.ingredient for stock in STOCKS}
 
 
 def ratios(use: str, key: str) -> tuple[float, float]:

@@ -15,7 +15,7 @@ FAR_G = 5.0
 
 def main() -> None:
     """Print the comparison."""
-    ours = {one.ingredient.key: one.ingredient for one in STOCKS}
+    ours = {stock.ingredient.key: stock.ingredient for stock in STOCKS}
     off: dict[str, list[float]] = {name: [] for name in COMPONENTS}
     marked = 0
     print(f"{'ours':<28}{'theirs':<30}" + "".join(f"{name:>13}" for name in COMPONENTS))

@@ -26,7 +26,7 @@ TYPED = (
 
 def stocked(many: int) -> Names:
     """The starter pantry, and more of its kind up to so many."""
-    own = [Named(one.ingredient, one.other_names) for one in STOCKS]
+    own = [Named(stock.ingredient, stock.other_names) for stock in STOCKS]
     for place, stem in zip(range(many - len(own)), cycle(("leaf", "mint", "oak", "ash", "elder"))):
         name = f"{stem.capitalize()} paste, lot {place}"
         own.append(Named(Ingredient(f"more-{place}", name, 1.1), (f"{stem} spread {place}",)))

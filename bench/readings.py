@@ -9,7 +9,7 @@ DEPTH, LINES = 4, 30
 
 def deep(book: Book) -> Book:
     """Formulas of 30 lines, each holding the one before as a line."""
-    known = [one.key for one in book.ingredients if one.make_up]
+    known = [ingredient.key for ingredient in book.ingredients if ingredient.make_up]
     made: list[Formula] = []
     for level in range(DEPTH):
         own = known[level * LINES : (level + 1) * LINES - (level > 0)]

@@ -34,7 +34,7 @@ class Visitor:
 
     def post(self, path: str, body: object) -> bytes:
         """Send JSON with the page's token."""
-        token = next(one.value for one in self.cookies if one.name == "csrftoken")
+        token = next(cooky.value for cooky in self.cookies if cooky.name == "csrftoken")
         headers = {"Content-Type": "application/json", "X-CSRFToken": token or ""}
         request = urllib.request.Request(  # noqa: S310 - loopback
             self.site + path, json.dumps(body).encode(), headers

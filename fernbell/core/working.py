@@ -22,7 +22,7 @@ class Given:
 
 @dataclass(frozen=True, slots=True)
 class Working:
-    """How one figure came about: inputs, rule, arithmetic, source.
+    """How one figure came about: inputs, law, arithmetic, source.
 
     `steps` hold the workings of inputs that were themselves computed.
     """
@@ -31,7 +31,7 @@ class Working:
     value: float
     unit: str
     given: tuple[Given, ...]
-    rule: str
+    law: str
     arithmetic: str
     source: str
     steps: tuple["Working", ...] = ()

@@ -7,9 +7,9 @@ from fernbell.starter.pantry import STOCKS
 
 def demo_book() -> Book:
     """Every demo ingredient and formula."""
-    ingredients = tuple(one.ingredient for one in STOCKS)
-    plain = Book(ingredients, tuple(_formula(one) for one in FORMULAS))
-    return settled(plain, [one.slug for one in FORMULAS])
+    ingredients = tuple(stock.ingredient for stock in STOCKS)
+    plain = Book(ingredients, tuple(_formula(formula) for formula in FORMULAS))
+    return settled(plain, [formula.slug for formula in FORMULAS])
 
 
 def _formula(one: DemoFormula) -> Formula:

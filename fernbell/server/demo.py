@@ -35,8 +35,8 @@ def load_demo() -> bool:
     ingredients, molds = stock(chef)
     keys = {slug: row.pk for slug, row in ingredients.items()}
     formulas: dict[str, UUID] = {}
-    for one in FORMULAS:
-        formulas[one.slug] = actions.create(chef, FORMULA, _formula(one, keys, formulas)).pk
+    for formula in FORMULAS:
+        formulas[formula.slug] = actions.create(chef, FORMULA, _formula(formula, keys, formulas)).pk
     for dessert in DESSERTS:
         actions.create(chef, DESSERT, _dessert(dessert, molds[dessert.mold].pk, formulas))
     return True

@@ -151,13 +151,13 @@ def as_read(read: Understood, within: UUID | None) -> ReadLine:
     certain, asks = read.certain, read.asks
     if certain and certain.named.key == str(within):
         certain, asks = None, f"{certain.named.name} cannot be a line of itself."
-    choices = [one for one in read.choices if one.named.key != str(within)]
+    choices = [choice for choice in read.choices if choice.named.key != str(within)]
     return ReadLine(
         text=read.text,
         name=read.name,
         note=read.note,
         certain=_choice(certain, read.name) if certain else None,
-        choices=[_choice(one, read.name) for one in choices],
+        choices=[_choice(choice, read.name) for choice in choices],
         asks=asks,
         weighs_g=read.weighs_g,
         far=read.far,

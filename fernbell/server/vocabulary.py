@@ -5,7 +5,7 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router, Schema
 
-from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, Drawn, Handle, Switch
+from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, DrawnLayer, Handle, Switch
 from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
 from fernbell.core.fitting import DEMANDS, DemandWords
 from fernbell.core.formulas import FIRST_WAIT, GAS_KEPT_IN_FOLDING, TEXTURES, Wait, WaitKind
@@ -123,14 +123,14 @@ class HouseOut(Schema):
     scales: list[ScaleOut]
     rules: list[RuleOut]
     ways: list[WayOut]
-    drawn: list[Drawn]
+    drawn: list[DrawnLayer]
     forms: list[FormOut]
 
 
 HOUSE = HouseOut.model_validate(
     {
         "formulas": {
-            "kinds": [{"kind": kind, "texture": one} for kind, one in TEXTURES.items()],
+            "kinds": [{"kind": kind, "texture": texture} for kind, texture in TEXTURES.items()],
             "gas_kept": GAS_KEPT_IN_FOLDING,
             "waits": {"kinds": list(WaitKind), "first": FIRST_WAIT},
             "slots": SAID,

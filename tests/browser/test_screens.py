@@ -48,7 +48,7 @@ def test_every_room_fits_its_screen_and_can_be_touched(screen: tuple[Page, int])
         assert len(touched) > 3, room
         assert [one for one in touched if one[1] < 39.5] == [], room
         zones = page.locator(".zone-shelf, .zone-board, .zone-ticket")
-        seen = [one for one in zones.all() if one.is_visible()]
+        seen = [zone for zone in zones.all() if zone.is_visible()]
         assert len(seen) == (1 if width < 761 else 3), room
 
 

@@ -3,5 +3,5 @@
 from fernbell.core.pantry.naming import Named, Names
 from fernbell.starter.pantry import STOCKS, USUAL
 
-EVERY = tuple(Named(one.ingredient, one.other_names) for one in STOCKS)
+EVERY = tuple(Named(stock.ingredient, stock.other_names) for stock in STOCKS)
 NAMES = Names(EVERY, USUAL)

@@ -36,8 +36,8 @@ def figures() -> dict[str, float]:
 
 def _modules() -> Iterator[Any]:
     yield fernbell.starter.practice
-    for one in pkgutil.walk_packages(fernbell.core.__path__, "fernbell.core."):
-        yield importlib.import_module(one.name)
+    for package in pkgutil.walk_packages(fernbell.core.__path__, "fernbell.core."):
+        yield importlib.import_module(package.name)
 
 
 def _assigned(module: Any) -> Iterator[str]:
@@ -60,7 +60,7 @@ def _numbers(value: Any, path: str, seen: set[int]) -> Iterator[tuple[str, float
         if id(value) in seen:
             return
         seen.add(id(value))
-        inside = [(f".{one.name}", getattr(value, one.name)) for one in fields(value)]
+        inside = [(f".{field.name}", getattr(value, field.name)) for field in fields(value)]
     elif isinstance(value, Mapping):
         inside = [(f"[{key}]", one) for key, one in value.items()]
     elif isinstance(value, tuple | list):

@@ -72,7 +72,7 @@ def test_the_remedy_mends_it_and_the_dessert_says_so_too() -> None:
     dessert = Dessert("D", Ring(180, 45), (Fill("fill", "m"),), Wedges(8))
     for formula, codes in ((mousse, {"air-unknown"}), (mended, set())):
         solved, _ = solve(dessert, Book(INGREDIENTS, (formula,)))
-        assert {one.code for one in solved.findings} & {"air-unknown"} == codes
+        assert {finding.code for finding in solved.findings} & {"air-unknown"} == codes
 
 
 def test_a_formula_whose_kind_does_not_fit_the_job_is_said_so() -> None:
@@ -81,7 +81,7 @@ def test_a_formula_whose_kind_does_not_fit_the_job_is_said_so() -> None:
 
     def found(part: object) -> list[str]:
         solved, _ = solve(Dessert("D", Ring(180, 45), (part,), Wedges(8)), book)
-        return [one.message for one in solved.findings if one.code == "kind-job"]
+        return [finding.message for finding in solved.findings if finding.code == "kind-job"]
 
     assert found(Base("b", "g", 10, 160)) == ["Shine is a glaze; here it is to be a base."]
     assert found(Coat("c", "g", 2, 25)) == []
@@ -122,6 +122,6 @@ def test_a_formula_has_the_color_of_what_it_is_mostly_made_of(
 
 
 def test_every_ingredient_gives_a_color_or_none_and_never_fails() -> None:
-    for one in INGREDIENTS:
-        flavor, strength = color_of(one)
+    for ingredient in INGREDIENTS:
+        flavor, strength = color_of(ingredient)
         assert (flavor == "") == (strength == 0)

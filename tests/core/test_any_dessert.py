@@ -35,9 +35,9 @@ def test_there_is_one_result_a_formula_in_the_order_of_the_shelf(dessert: Desser
     wanted = [
         (part.key, layer)
         for part in dessert.parts
-        for layer in ([one.key for one in part.layers] if isinstance(part, Insert) else [None])
+        for layer in ([layer.key for layer in part.layers] if isinstance(part, Insert) else [None])
     ]
-    assert [(one.part, one.layer) for one in solved.parts] == wanted
+    assert [(part.part, part.layer) for part in solved.parts] == wanted
 
 
 @settings(max_examples=80)
@@ -57,7 +57,7 @@ def test_unknown_stays_unknown_and_is_said(dessert: Dessert) -> None:
 @given(desserts())
 def test_what_is_counted_needs_no_density(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK)
-    blamed = {one.part for one in solved.findings if one.code == "no-density"}
+    blamed = {finding.part for finding in solved.findings if finding.code == "no-density"}
     assert not blamed & {part.key for part in dessert.parts if isinstance(part, Garnish)}
 
 
@@ -76,9 +76,12 @@ def test_more_desserts_change_amounts_and_never_the_cut(dessert: Dessert, count:
 @given(desserts())
 def test_a_level_above_the_rim_is_always_said(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK)
-    fill = next((one for one in dessert.parts if isinstance(one, Fill)), None)
+    fill = next((part for part in dessert.parts if isinstance(part, Fill)), None)
     over = fill is not None and (fill.level_mm or 0) > dessert.mold.height_mm + 1e-6
-    said = any(one.code == "above-rim" and fill and one.part == fill.key for one in solved.findings)
+    said = any(
+        finding.code == "above-rim" and fill and finding.part == fill.key
+        for finding in solved.findings
+    )
     assert said == over
 
 

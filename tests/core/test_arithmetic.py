@@ -75,7 +75,7 @@ def combined(op: ast.operator, left: Known, right: Known) -> Known:
 
 def stated(working: Working) -> tuple[str, str] | None:
     """Left and right of the first equation of a working; None where it states without computing."""
-    found = re.match(r"^(.*?) = (-?[\d .]+)", working.arithmetic)
+    found = re.match(r"^(.*?) = (-?[\d .]+(?:e-\d+)?)", working.arithmetic)
     if not found:
         return None
     # Names stand before the numbers in the sum of a sheet's uses.
@@ -130,7 +130,7 @@ def workings_of(dessert: Dessert, count: int) -> Iterator[Working]:
 @given(desserts(WITH_DENSITY), st.integers(1, 40))
 def test_every_working_of_a_dessert_gives_its_figure(dessert: Dessert, count: int) -> None:
     for working in workings_of(dessert, count):
-        assert working.rule
+        assert working.law
         assert working.source
         check(working)
 

@@ -72,9 +72,9 @@ def test_every_shape_of_the_cut_is_built_once_and_stands_at_the_end(dessert: Des
 def test_upside_down_changes_the_order_and_nothing_else(dessert: Dessert) -> None:
     upright, _ = solve(dessert, BOOK, 3)
     turned, _ = solve(replace(dessert, built="upside down"), BOOK, 3)
-    for one, other in zip(upright.parts, turned.parts, strict=True):
-        assert (one.make and one.make.value) == (other.make and other.make.value)
-        assert sum(pour.volume.value for pour in one.pours) == pytest.approx(
+    for part, other in zip(upright.parts, turned.parts, strict=True):
+        assert (part.make and part.make.value) == (other.make and other.make.value)
+        assert sum(pour.volume.value for pour in part.pours) == pytest.approx(
             sum(pour.volume.value for pour in other.pours)
         )
     # Every base is a stage; a heart in two layers is one.
@@ -94,11 +94,11 @@ def test_a_heart_is_set_only_on_what_carries_it() -> None:
             Insert("high", (Layer("h", "malt-cremeux", 5),), 160, 25, name="High"),
         ),
     )
-    assert [one.title for one in stages(two) if one.code in ("pour", "set")] == [
+    assert [stage.title for stage in stages(two) if stage.code in ("pour", "set")] == [
         *("Seal", "Set Low", "Pour 2", "Set High", "Main pour"),
     ]
     turned = replace(two, built="upside down")
-    assert [one.title for one in stages(turned) if one.code in ("pour", "set")] == [
+    assert [stage.title for stage in stages(turned) if stage.code in ("pour", "set")] == [
         *("Main pour", "Set High", "Pour 2", "Set Low", "Cover"),
     ]
 
@@ -131,10 +131,10 @@ def test_a_coat_with_a_wait_of_its_own_does_not_swallow_the_thaw() -> None:
     book = Book(
         BOOK.ingredients,
         tuple(
-            replace(one, waits=(Wait(WaitKind.SET, 10, 15, placed=True),))
-            if one.key == "glaze"
-            else one
-            for one in BOOK.formulas
+            replace(formula, waits=(Wait(WaitKind.SET, 10, 15, placed=True),))
+            if formula.key == "glaze"
+            else formula
+            for formula in BOOK.formulas
         ),
     )
     coat, thaw = stages(entremet(), book)[-2:]
@@ -184,7 +184,11 @@ def heart(offset: float, across: float = 150) -> Insert:
 def test_a_heart_off_center_is_nearer_to_one_wall_by_as_much() -> None:
     # By hand: (180 - 150) / 2 = 15 mm all round; 6 to the side leaves 9.
     solved, _ = solve(entremet(heart=heart(6)), BOOK, 1)
-    side = next(one for one in solved.cut.dimensions if one.part == "heart" and one.what == "side")
+    side = next(
+        dimension
+        for dimension in solved.cut.dimensions
+        if dimension.part == "heart" and dimension.what == "side"
+    )
     assert (side.value_mm, side.short) == (pytest.approx(9), True)
     assert side.start[0] == 90  # drawn at the wall it is near to
     finding = next(one for one in solved.findings if one.part == "heart")
@@ -258,9 +262,9 @@ def test_waits_of_two_layers_take_the_longer() -> None:
                 key,
                 key.capitalize(),
                 (Line("a", 100, "water"),),
-                waits=(Wait(WaitKind.FREEZE, *own, placed=True),),
+                waits=(Wait(WaitKind.FREEZE, *wait, placed=True),),
             )
-            for key, own in waits.items()
+            for key, wait in waits.items()
         ),
     )
     dessert = Dessert(

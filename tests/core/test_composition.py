@@ -22,7 +22,7 @@ from fernbell.demo.book import demo_book
 from fernbell.starter.pantry import STOCKS
 from tests.core.test_arithmetic import check
 
-MAKE_UPS = {one.ingredient.key: one.ingredient.make_up for one in STOCKS}
+MAKE_UPS = {stock.ingredient.key: stock.ingredient.make_up for stock in STOCKS}
 SYRUP = completed(MakeUp(water=30, sucrose=70))
 CREAM = completed(MakeUp(water=60, milk_fat=35, lactose=3, protein=2))
 
@@ -40,7 +40,7 @@ def book(*formulas: Formula, cream: MakeUp | None = CREAM) -> Book:
 
 def read(own: Book, key: str) -> dict[str, Gauge]:
     gauges = gauges_of(lines_of(own, key), "", {})
-    return {one.name: one for one in gauges if one.section is Section.CONTAINS}
+    return {gauge.name: gauge for gauge in gauges if gauge.section is Section.CONTAINS}
 
 
 def mixed(*lines: tuple[str, float], losses: Losses | None = None) -> Formula:
@@ -222,7 +222,7 @@ def test_every_make_up_of_the_demo_is_whole_and_its_formulas_are_known() -> None
     for slug, make_up in MAKE_UPS.items():
         if make_up:
             assert sum(make_up.known.values()) == pytest.approx(100, abs=1.5), slug
-    for made in compose(own, [one.key for one in own.formulas]).values():
+    for made in compose(own, [formula.key for formula in own.formulas]).values():
         assert made.unknown == {}
         assert sum(made.grams.values()) == pytest.approx(made.mass_g, rel=0.015)
 

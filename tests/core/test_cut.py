@@ -98,7 +98,10 @@ def test_a_piece_of_garnish_sits_in_every_portion() -> None:
 
 
 def test_clearances_are_measured() -> None:
-    gaps = {(one.part, one.what): one.value_mm for one in cut_of(entremet()).dimensions}
+    gaps = {
+        (dimension.part, dimension.what): dimension.value_mm
+        for dimension in cut_of(entremet()).dimensions
+    }
     assert gaps["heart", "side"] == 15
     assert gaps["heart", "below"] == 4
     assert gaps["heart", "above"] == 45 - 25
@@ -120,7 +123,7 @@ def test_what_is_proposed_for_a_mold_can_be_made_in_it(mold: Mold) -> None:
         part = propose(dessert, rule, rule, formula)
         dessert = Dessert("New", mold, (*dessert.parts, part), dessert.portions)
     solved, _ = solve(dessert, BOOK)
-    assert [one.code for one in solved.findings if one.severity == "wrong"] == []
+    assert [finding.code for finding in solved.findings if finding.severity == "wrong"] == []
 
 
 def test_a_second_fill_and_an_unknown_rule_are_not_proposed() -> None:
@@ -156,7 +159,7 @@ def test_a_layer_is_proposed_on_top_and_stays_covered() -> None:
     dessert = entremet(heart=insert)
     for number in range(4):
         dessert = entremet(heart=propose_layer(dessert, "heart", f"n{number}", "jelly"))
-    top = next(one for one in dessert.parts if isinstance(one, Insert)).layers[0]
+    top = next(part for part in dessert.parts if isinstance(part, Insert)).layers[0]
     assert top.height_mm == 1
     with pytest.raises(CoreError, match="insert of this dessert"):
         propose_layer(entremet(), "base", "new", "jelly")

@@ -163,7 +163,7 @@ class TestWorkings:
         answer = solved(entremet())
         for part in answer.parts:
             working = part.make
-            assert working.rule
+            assert working.law
             assert working.source
             assert working.given
             assert f"{working.unit}" in working.arithmetic

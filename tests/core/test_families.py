@@ -43,12 +43,12 @@ from fernbell.core.formulas import (
     settled,
 )
 from fernbell.core.heat import sucrose_at
-from fernbell.core.pantry import ChocolateKind, Ingredient, MakeUp, Role, role_of
+from fernbell.core.pantry import ChocolateKind, Ingredient, LineRole, MakeUp, role_of
 from fernbell.demo.book import demo_book
 from fernbell.demo.formulas import FORMULAS
 from fernbell.starter.pantry import STOCKS
 
-PANTRY = tuple(one.ingredient for one in STOCKS)
+PANTRY = tuple(stock.ingredient for stock in STOCKS)
 BY_KEY = {one.key: one for one in PANTRY}
 JOBS = [(family, job) for family in FAMILIES for job in family.jobs]
 IDS = [f"{family.key}.{job.key}" for family, job in JOBS]
@@ -65,7 +65,7 @@ def proposed(job: str, **wish: object) -> Lines:
     return lines_for(propose(family, own, Wish(wish.pop("picks", {}), **wish), PANTRY).formula)
 
 
-def of_role(lines: Lines, *roles: Role) -> float:
+def of_role(lines: Lines, *roles: LineRole) -> float:
     return lines.mix().of(roles)
 
 
@@ -81,7 +81,7 @@ def test_every_starter_stands_in_its_windows_and_nothing_is_said_against_it(
     )
     assert [one.finding.message for one in own.judged] == []
     assert judge_fold(made.kind, own.lines, made.steps) == ()
-    read = {one.code: one for one in own.gauges}
+    read = {gauge.code: gauge for gauge in own.gauges}
     deciding = {job.dial.figure.code, *job.windows}
     assert 2 <= len(deciding) <= 4
     assert {read[code].verdict for code in deciding} == {Verdict.WITHIN}
@@ -136,10 +136,12 @@ def test_turning_moves_the_liquid_and_leaves_the_rest_in_proportion() -> None:
     lines = proposed("ganache.slice")
     dial = job_named("ganache.slice")[1].dial
     firmer = replace(lines, formula=turn(dial, lines, 1.5))
-    cream, chocolate = (of_role(firmer, one) for one in (Role.CREAM, Role.CHOCOLATE))
-    assert cream < of_role(lines, Role.CREAM)
-    assert chocolate > of_role(lines, Role.CHOCOLATE)
-    rest = [of_role(one, Role.BUTTER) / of_role(one, Role.CHOCOLATE) for one in (lines, firmer)]
+    cream, chocolate = (of_role(firmer, one) for one in (LineRole.CREAM, LineRole.CHOCOLATE))
+    assert cream < of_role(lines, LineRole.CREAM)
+    assert chocolate > of_role(lines, LineRole.CHOCOLATE)
+    rest = [
+        of_role(one, LineRole.BUTTER) / of_role(one, LineRole.CHOCOLATE) for one in (lines, firmer)
+    ]
     assert rest[0] == pytest.approx(rest[1])
 
 
@@ -159,9 +161,9 @@ def test_weighable_lines_are_off_by_no_more_than_their_scale() -> None:
     lines = proposed("mousse.anglaise")
     exact = lines.weighed(g * 1.23456 for g in lines.mix().masses_g)
     rounded = weighable(lines, exact)
-    for one, own in zip(exact.lines, rounded.lines, strict=True):
+    for line, own in zip(exact.lines, rounded.lines, strict=True):
         step = BY_KEY[str(own.ingredient)].weigh_step_g
-        assert abs(own.mass_g - one.mass_g) <= step
+        assert abs(own.mass_g - line.mass_g) <= step
         assert own.mass_g / step == pytest.approx(round(own.mass_g / step))
 
 
@@ -170,7 +172,7 @@ def test_the_kind_of_chocolate_decides_the_cream() -> None:
     cream = {}
     for key in ("dark-66", "milk-38", "white-32", "compound-dark", "compound-white"):
         lines = proposed("ganache.slice", picks={"with": key}, without=("butter", "invert"))
-        cream[key] = of_role(lines, Role.CREAM) / of_role(lines, Role.CHOCOLATE)
+        cream[key] = of_role(lines, LineRole.CREAM) / of_role(lines, LineRole.CHOCOLATE)
     assert cream["dark-66"] > cream["milk-38"] > cream["white-32"] > cream["compound-dark"]
     assert cream["compound-dark"] > cream["compound-white"]
 
@@ -278,37 +280,37 @@ def test_a_sentence_names_one_line_for_each_choice_the_narrow_ones_first() -> No
     assert alone == {"with": None, "on": "line-0", "set": None, "cream": None}
 
 
-def roles() -> Iterator[tuple[str, Role]]:
+def roles() -> Iterator[tuple[str, LineRole]]:
     yield from {
-        "dark-66": Role.CHOCOLATE,
-        "compound-white": Role.CHOCOLATE,
-        "cocoa-powder": Role.COCOA,
-        "cream-35": Role.CREAM,
-        "milk": Role.MILK,
-        "oat-drink": Role.MILK,
-        "condensed-milk": Role.CONDENSED,
-        "butter": Role.BUTTER,
-        "raspberry": Role.FRUIT,
-        "lemon-juice": Role.FRUIT,
-        "rum": Role.ALCOHOL,
-        "coffee": Role.WATER,
-        "honey": Role.SYRUP,
-        "glucose": Role.SYRUP,
-        "sugar": Role.SUGAR,
-        "yolk": Role.YOLK,
-        "leaf-gelatin": Role.GELATIN,
-        "pectin-nh": Role.GUM,
-        "almond-flour": Role.NUT,
-        "biscuit-crumbs": Role.CRUMB,
-        "wheat-flour": Role.FLOUR,
-        "cornstarch": Role.STARCH,
-        "sunflower-oil": Role.OIL,
-        "milk-powder": Role.OTHER,
+        "dark-66": LineRole.CHOCOLATE,
+        "compound-white": LineRole.CHOCOLATE,
+        "cocoa-powder": LineRole.COCOA,
+        "cream-35": LineRole.CREAM,
+        "milk": LineRole.MILK,
+        "oat-drink": LineRole.MILK,
+        "condensed-milk": LineRole.CONDENSED,
+        "butter": LineRole.BUTTER,
+        "raspberry": LineRole.FRUIT,
+        "lemon-juice": LineRole.FRUIT,
+        "rum": LineRole.ALCOHOL,
+        "coffee": LineRole.WATER,
+        "honey": LineRole.SYRUP,
+        "glucose": LineRole.SYRUP,
+        "sugar": LineRole.SUGAR,
+        "yolk": LineRole.YOLK,
+        "leaf-gelatin": LineRole.GELATIN,
+        "pectin-nh": LineRole.GUM,
+        "almond-flour": LineRole.NUT,
+        "biscuit-crumbs": LineRole.CRUMB,
+        "wheat-flour": LineRole.FLOUR,
+        "cornstarch": LineRole.STARCH,
+        "sunflower-oil": LineRole.OIL,
+        "milk-powder": LineRole.OTHER,
     }.items()
 
 
 @pytest.mark.parametrize(("key", "role"), list(roles()))
-def test_what_something_is_for_is_told_by_its_make_up(key: str, role: Role) -> None:
+def test_what_something_is_for_is_told_by_its_make_up(key: str, role: LineRole) -> None:
     assert role_of(BY_KEY[key]) is role
 
 
@@ -331,7 +333,11 @@ def test_a_mousse_without_set_would_not_hold_and_its_remedy_mends_it() -> None:
         windows=windows_for("mousse", job),
         figures=(job.dial.figure,),
     )
-    assert [one.holds for one in asides("mousse", lines, made.steps)[:3]] == [False, False, False]
+    assert [aside.holds for aside in asides("mousse", lines, made.steps)[:3]] == [
+        False,
+        False,
+        False,
+    ]
     # Several readings say it, and one line mends them all: one card.
     (soft,) = [one for one in own.judged if "Hold number" in one.finding.message]
     assert [one for one in own.judged if one.mend and one.mend.line == soft.mend.line] == [soft]
@@ -343,7 +349,7 @@ def test_a_mousse_without_set_would_not_hold_and_its_remedy_mends_it() -> None:
     after = lines_for(replace(made.formula, lines=mended))
     assert asides("mousse", after, made.steps)[0].holds
     moved = next(line for line in made.formula.lines if line.key == soft.mend.line)
-    assert role_of(BY_KEY[str(moved.ingredient)]) is Role.GELATIN
+    assert role_of(BY_KEY[str(moved.ingredient)]) is LineRole.GELATIN
 
 
 def test_an_hour_in_the_warm_takes_a_part_of_the_set() -> None:
@@ -388,7 +394,9 @@ def test_a_ratio_by_the_cup_is_not_a_ratio_by_weight() -> None:
 
 def test_a_pot_of_caramel_is_four_times_what_is_in_it() -> None:
     lines = proposed("caramel.sauce", finished_g=1000)
-    pot = next(one for one in asides("caramel", lines, ()) if one.working and "Pot" in one.name)
+    pot = next(
+        aside for aside in asides("caramel", lines, ()) if aside.working and "Pot" in aside.name
+    )
     assert pot.working is not None
     litres = sum(
         line.mass_g / (BY_KEY[str(line.ingredient)].density_g_ml or 1)
@@ -424,10 +432,10 @@ def test_egg_is_safe_when_hot_or_held(celsius: float, minutes: float | None, *, 
     family, job = job_named("custard.anglaise")
     made = propose(family, job, Wish({}), PANTRY)
     steps = tuple(
-        replace(one, temperature_c=celsius, minutes=minutes)
-        if one.stage == "cook"
-        else replace(one, temperature_c=None)
-        for one in made.steps
+        replace(step, temperature_c=celsius, minutes=minutes)
+        if step.stage == "cook"
+        else replace(step, temperature_c=None)
+        for step in made.steps
     )
     own = characterize(Book(PANTRY, (made.formula,)), "draft", "custard", steps)
     said = {one.finding.code for one in own.judged}
@@ -444,16 +452,16 @@ def test_a_syrup_of_30_baume_is_about_56_brix() -> None:
 
 def test_a_whipped_ganache_tells_its_cold_cream_and_a_caramel_its_color() -> None:
     lines = proposed("ganache.whip")
-    told = {one.name: one for one in asides("ganache", lines, ())}
+    told = {aside.name: aside for aside in asides("ganache", lines, ())}
     assert told["Cold cream"].working is not None
     assert 0.9 <= told["Cold cream"].working.value <= 1.3
     assert "Cold cream" not in {
-        one.name for one in asides("ganache", proposed("ganache.slice"), ())
+        aside.name for aside in asides("ganache", proposed("ganache.slice"), ())
     }
     family, job = job_named("caramel.fill")
     steps = propose(family, job, Wish({}), PANTRY).steps
     assert asides("caramel", proposed("caramel.fill"), steps)[0].says == "amber"
-    darker = tuple(replace(one, temperature_c=180) for one in steps)
+    darker = tuple(replace(step, temperature_c=180) for step in steps)
     assert "bitter" in asides("caramel", proposed("caramel.fill"), darker)[0].says
 
 
@@ -469,7 +477,7 @@ def test_a_ganache_is_set_firmer_for_a_warmer_place_and_says_how_warm_it_may_sta
     assert dials == sorted(dials)
     assert dials[1] == pytest.approx(job.aim, abs=0.01)
     up_to = [
-        {one.name: one for one in asides("ganache", one, (), job)}["Does its job up to"]
+        {aside.name: aside for aside in asides("ganache", one, (), job)}["Does its job up to"]
         for one in (usual, warm)
     ]
     assert up_to[0].working.value < up_to[1].working.value

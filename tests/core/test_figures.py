@@ -22,7 +22,7 @@ from fernbell.demo.book import demo_book
 from fernbell.demo.formulas import FORMULAS
 
 BOOK = demo_book()
-DEMO = {one.slug: lines_of(BOOK, one.slug) for one in FORMULAS}
+DEMO = {formula.slug: lines_of(BOOK, formula.slug) for formula in FORMULAS}
 
 
 @pytest.mark.parametrize("code", FIGURES)
@@ -82,12 +82,12 @@ def test_only_what_makes_sense_is_asked_of_a_fit() -> None:
         if figure.asked:
             assert figure_named(figure.code) is figure
     assert not FIGURES["protein"].asked
-    assert {one.kind for one in DEMANDS if "figure" in one.asks} == {"reads"}
+    assert {demand.kind for demand in DEMANDS if "figure" in demand.asks} == {"reads"}
 
 
 def test_a_gauge_decides_by_its_window_or_by_what_it_tells() -> None:
     lines = DEMO["barley-mousse"]
-    by_code = {one.code: one for one in gauges_of(lines, "mousse", {})}
+    by_code = {gauge.code: gauge for gauge in gauges_of(lines, "mousse", {})}
     assert by_code["sweetness"].decides
     assert not by_code["fat"].decides
     assert by_code["fat"].section is Section.CONTAINS

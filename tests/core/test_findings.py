@@ -139,7 +139,7 @@ def test_a_formula_without_density_is_named_and_its_grams_stay_unknown() -> None
 
 def test_a_line_of_nothing_and_a_formula_without_lines() -> None:
     zero = Formula("sponge", "Sponge", (Line("a", 10, "water"), Line("b", 0, "sugar")))
-    others = tuple(one for one in BOOK.formulas if one.key != "sponge")
+    others = tuple(formula for formula in BOOK.formulas if formula.key != "sponge")
     found = findings(entremet(), Book(BOOK.ingredients, (*others, zero)))
     assert found["zero-line"].severity == Severity.CAUTION
     empty = Formula("sponge", "Sponge")
@@ -179,8 +179,8 @@ def test_a_fill_above_the_rim_is_said_and_goes_at_the_rim() -> None:
 def test_a_garnish_is_counted_and_needs_no_density() -> None:
     nut = Garnish("nut", "riddle", piece_g=2)
     solved, _ = solve(entremet(nut=nut), BOOK, 4)
-    assert [one.code for one in solved.findings] == []
-    assert next(one for one in solved.parts if one.part == "nut").make.value == 80
+    assert [finding.code for finding in solved.findings] == []
+    assert next(part for part in solved.parts if part.part == "nut").make.value == 80
 
 
 def test_a_formula_without_density_in_two_parts_is_said_once() -> None:
@@ -189,14 +189,18 @@ def test_a_formula_without_density_in_two_parts_is_said_once() -> None:
         heart=Insert("heart", (Layer("l", "riddle", 9),), 150, 14),
     )
     solved, _ = solve(dessert, BOOK)
-    assert [one.code for one in solved.findings].count("no-density") == 1
+    assert [finding.code for finding in solved.findings].count("no-density") == 1
 
 
 def test_an_insert_on_the_bare_board_asks_for_no_seal() -> None:
     dessert = entremet(base=None, heart=heart(lift=0))
     assert findings(dessert) == {}
-    gaps = [one for one in solve(dessert, BOOK)[0].cut.dimensions if one.what == "below"]
-    assert [one.short for one in gaps] == [False]
+    gaps = [
+        dimension
+        for dimension in solve(dessert, BOOK)[0].cut.dimensions
+        if dimension.what == "below"
+    ]
+    assert [gap.short for gap in gaps] == [False]
 
 
 @pytest.mark.parametrize(
@@ -211,9 +215,9 @@ def test_the_drawing_and_the_findings_agree_on_what_is_short(
     insert: Insert, what: str, code: str
 ) -> None:
     solved, _ = solve(entremet(heart=insert), BOOK, 4)
-    short = {one.what for one in solved.cut.dimensions if one.short}
+    short = {dimension.what for dimension in solved.cut.dimensions if dimension.short}
     assert short == {what}
-    assert {one.code for one in solved.findings} == {code}
+    assert {finding.code for finding in solved.findings} == {code}
 
 
 def test_two_inserts_are_judged_against_each_other() -> None:
@@ -225,9 +229,9 @@ def test_two_inserts_are_judged_against_each_other() -> None:
     apart = Insert("upper", (Layer("u", "jelly", 8),), 150, 25)
     assert findings(entremet(heart=lower, upper=apart)) == {}
     fill = next(
-        one
-        for one in solve(entremet(heart=lower, upper=apart), BOOK)[0].parts
-        if one.part == "mousse"
+        part
+        for part in solve(entremet(heart=lower, upper=apart), BOOK)[0].parts
+        if part.part == "mousse"
     )
     assert [pour.name for pour in fill.pours] == ["Seal", "Pour 2", "Main pour"]
     assert sum(pour.volume.value for pour in fill.pours) == pytest.approx(fill.volume.value)

@@ -29,7 +29,7 @@ from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line, Lines, 
 from fernbell.demo.book import demo_book
 
 DEMO = demo_book()
-MADE = compose(DEMO, [one.key for one in DEMO.formulas])
+MADE = compose(DEMO, [formula.key for formula in DEMO.formulas])
 INGREDIENTS = DEMO.ingredients
 
 
@@ -131,7 +131,7 @@ def test_one_line_to_another() -> None:
 
 def test_eggs_come_out_whole() -> None:
     paste = demo("buckwheat-paste")
-    at = next(i for i, one in enumerate(paste.formula.lines) if one.ingredient == "egg")
+    at = next(i for i, line in enumerate(paste.formula.lines) if line.ingredient == "egg")
     one_g = DEMO.ingredient("egg").pieces[0].mass_g
     for grams in (900, 1300, 2222):
         found = fit(paste, (Finished(grams), EggsWhole()))
@@ -215,7 +215,7 @@ def test_a_fit_meets_its_demands_or_names_a_conflict_that_is_minimal(
         for i in locks:
             assert found.exact_g[i] == pytest.approx(GANACHE.formula.lines[i].mass_g, rel=1e-4)
         return
-    words = {says(one, DEMO, GANACHE.formula): one for one in demands}
+    words = {says(demand, DEMO, GANACHE.formula): demand for demand in demands}
     conflict = tuple(words[one] for one in found.conflict)
     assert not fit(GANACHE, conflict).met
     for one in conflict:
@@ -239,9 +239,9 @@ def brute_force(lines: Lines, demands: tuple[Reads, ...], points: int = 161) -> 
             continue
         mix = lines.mix(masses)
         if all(
-            (one.least is None or one.figure.value(mix) >= one.least)
-            and (one.most is None or one.figure.value(mix) <= one.most)
-            for one in demands
+            (demand.least is None or demand.figure.value(mix) >= demand.least)
+            and (demand.most is None or demand.figure.value(mix) <= demand.most)
+            for demand in demands
         ):
             best = change
     return best
@@ -300,6 +300,8 @@ def test_a_figure_of_what_is_unknown_is_refused_naming_whose_make_up() -> None:
     riddle = Formula("f", "Riddle", (Line("a", 10, "bay"), Line("b", 100, "cream-35")))
     lines = Lines(Book(INGREDIENTS, (riddle,)), riddle, {})
     unknown = replace(DEMO.ingredient("bay"), make_up=None)
-    book = Book((*(one for one in INGREDIENTS if one.key != "bay"), unknown), (riddle,))
+    book = Book(
+        (*(ingredient for ingredient in INGREDIENTS if ingredient.key != "bay"), unknown), (riddle,)
+    )
     with pytest.raises(CoreError, match="Bay leaves"):
         fit(replace(lines, book=book), (Reads(FAT, 10, None),))

@@ -9,10 +9,10 @@ from hypothesis import strategies as st
 from fernbell.core.errors import CoreError, FormulaCircle, MissingDensity, OutOfRange, UnknownKey
 from fernbell.core.formulas import (
     Book,
-    Demand,
     Formula,
     Line,
     Losses,
+    Wanted,
     batch_working,
     factor_to_mass,
     factor_to_volume,
@@ -175,7 +175,7 @@ class TestEntries:
 class TestSheets:
     def test_one_sheet_a_formula_in_the_order_of_making(self) -> None:
         readings = read_formulas(BOOK, ["mousse", "glaze"])
-        made = sheets(BOOK, readings, [Demand("mousse", 600, "fill"), Demand("glaze", 171, "coat")])
+        made = sheets(BOOK, readings, [Wanted("mousse", 600, "fill"), Wanted("glaze", 171, "coat")])
         assert [sheet.name for sheet in made] == ["Syrup", "Mousse", "Glaze"]
         syrup = made[0]
         # 200 g for 600 g of mousse, 100 g for one batch of glaze.
@@ -187,17 +187,17 @@ class TestSheets:
 
     def test_demands_for_one_formula_are_merged(self) -> None:
         readings = read_formulas(BOOK, ["jelly"])
-        made = sheets(BOOK, readings, [Demand("jelly", 100, "a"), Demand("jelly", 103, "b")])
+        made = sheets(BOOK, readings, [Wanted("jelly", 100, "a"), Wanted("jelly", 103, "b")])
         assert len(made) == 1
         assert made[0].factor == pytest.approx(2)
         assert [line.mass_g for line in made[0].lines] == [200, 3.0]
 
     def test_a_formula_that_weighs_nothing_has_no_sheet(self) -> None:
         book = with_formulas(Formula("f", "F", (Line("a", 0, "water"),)))
-        assert sheets(book, read_formulas(book, ["f"]), [Demand("f", 10, "x")]) == ()
+        assert sheets(book, read_formulas(book, ["f"]), [Wanted("f", 10, "x")]) == ()
 
     def test_a_line_tells_how_it_came_about(self) -> None:
-        made = sheets(BOOK, read_formulas(BOOK, ["jelly"]), [Demand("jelly", 203, "a")])[0]
+        made = sheets(BOOK, read_formulas(BOOK, ["jelly"]), [Wanted("jelly", 203, "a")])[0]
         working = line_working(made, made.lines[1])
         assert working.value == 3.0
         assert "1.5 × 2 = 3" in working.arithmetic
@@ -207,19 +207,19 @@ class TestSheets:
 def test_pieces_are_counted_beside_the_grams() -> None:
     egg = Ingredient("egg", "Egg", 1.03, pieces=(Piece("egg", 50),))
     book = Book((egg,), (Formula("f", "F", (Line("a", 100, "egg"),)),))
-    made = sheets(book, read_formulas(book, ["f"]), [Demand("f", 250, "x")])[0]
+    made = sheets(book, read_formulas(book, ["f"]), [Wanted("f", 250, "x")])[0]
     assert made.lines[0].pieces == (("egg", 5.0),)
 
 
 def test_a_weighed_line_counts_its_pieces_in_the_working() -> None:
     egg = Ingredient("egg", "Egg", 1.03, pieces=(Piece("egg", 50),))
     book = Book((egg,), (Formula("f", "F", (Line("a", 100, "egg"),)),))
-    made = sheets(book, read_formulas(book, ["f"]), [Demand("f", 250, "x")])[0]
+    made = sheets(book, read_formulas(book, ["f"]), [Wanted("f", 250, "x")])[0]
     assert "250 / 50 = 5 × egg" in line_working(made, made.lines[0]).arithmetic
 
 
 def test_the_batch_tells_how_far_rounding_moved_it() -> None:
-    made = sheets(BOOK, read_formulas(BOOK, ["jelly"]), [Demand("jelly", 150.3, "a")])[0]
+    made = sheets(BOOK, read_formulas(BOOK, ["jelly"]), [Wanted("jelly", 150.3, "a")])[0]
     # 148.07 + 2.22: weighed as 148 and 2.2.
     working = batch_working(made)
     assert working.arithmetic == "148 + 2.2 = 150.2 g"

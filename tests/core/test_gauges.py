@@ -278,8 +278,8 @@ def test_a_remedy_brings_the_reading_into_its_window(kind: str, own: Formula, co
     assert found.mend.says in found.finding.remedy
     if found.mend.line:
         lines = tuple(
-            replace(one, mass_g=found.mend.mass_g) if one.key == found.mend.line else one
-            for one in own.lines
+            replace(line, mass_g=found.mend.mass_g) if line.key == found.mend.line else line
+            for line in own.lines
         )
         mended = replace(own, lines=lines)
     elif found.mend.cooked_to:
@@ -296,7 +296,7 @@ def test_compound_is_told_apart_from_couverture() -> None:
 
     assert "Compound is not tempered." in says("chocolate", ("coating", 100))
     assert "Compound and couverture in one pot." in says("", ("coating", 100), ("dark", 100))
-    assert not {one for one in says("chocolate", ("dark", 100)) if "Compound" in one}
+    assert not {say for say in says("chocolate", ("dark", 100)) if "Compound" in say}
 
 
 def test_raw_egg_is_said_until_a_step_heats_it() -> None:
@@ -348,7 +348,7 @@ def test_the_demo_formulas_are_free_of_findings_and_nothing_of_them_is_unknown()
 
 def test_one_card_a_fault_and_both_ways_where_there_are_two() -> None:
     lines = (Line("a", 248, "dark-66"), Line("b", 600, "cream-35"))
-    book = Book(tuple(one.ingredient for one in STOCKS), (Formula("f", "F", lines),))
+    book = Book(tuple(stock.ingredient for stock in STOCKS), (Formula("f", "F", lines),))
     judged = characterize(book, "f", "ganache").judged
     (soft,) = [one for one in judged if "Set number" in one.finding.message]
     assert soft.mend is not None

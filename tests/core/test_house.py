@@ -13,8 +13,10 @@ import pytest
 
 import fernbell.core
 from fernbell.core.errors import unit_of
+from fernbell.starter import methods
+from tests.conftest import ROOT
 
-CORE = Path(__file__).parents[2] / "fernbell" / "core"
+CORE = ROOT / "fernbell" / "core"
 LONGEST_BODY = 50
 SECTIONS = ("Args:", "Returns:", "Raises:", "Source:")
 
@@ -26,7 +28,7 @@ def functions() -> Iterator[tuple[str, ast.FunctionDef]]:
                 yield f"{path.relative_to(CORE)}:{node.name}", node
 
 
-def methods() -> Iterator[tuple[str, ast.FunctionDef]]:
+def of_classes() -> Iterator[tuple[str, ast.FunctionDef]]:
     for path in sorted(CORE.rglob("*.py")):
         for node in ast.walk(ast.parse(path.read_text())):
             if isinstance(node, ast.ClassDef):
@@ -38,9 +40,9 @@ def methods() -> Iterator[tuple[str, ast.FunctionDef]]:
 
 def classes() -> Iterator[type]:
     for found in pkgutil.walk_packages(fernbell.core.__path__, "fernbell.core."):
-        for one in vars(importlib.import_module(found.name)).values():
-            if inspect.isclass(one) and one.__module__ == found.name:
-                yield one
+        for var in vars(importlib.import_module(found.name)).values():
+            if inspect.isclass(var) and var.__module__ == found.name:
+                yield var
 
 
 def floats_without_unit(name: str, node: ast.FunctionDef) -> list[str]:
@@ -79,8 +81,8 @@ def test_public_function_documents_arguments_units_errors_and_source(
 
 @pytest.mark.parametrize("owner", classes(), ids=lambda one: one.__qualname__)
 def test_public_method_says_what_it_does_and_in_which_unit(owner: type) -> None:
-    for name, own in vars(owner).items():
-        method = own.fget if isinstance(own, property) else getattr(own, "__func__", own)
+    for name, var in vars(owner).items():
+        method = var.fget if isinstance(var, property) else getattr(var, "__func__", var)
         if name.startswith("_") or not inspect.isfunction(method):
             continue
         assert method.__doc__, f"{owner.__name__}.{name} says nothing"
@@ -99,7 +101,21 @@ def _said(owner: type, name: str) -> str:
 def test_no_body_in_core_is_two_functions() -> None:
     too_long = {
         name: length
-        for name, node in (*functions(), *methods())
+        for name, node in (*functions(), *of_classes())
         if (length := (node.end_lineno or 0) - node.body[0].lineno) > LONGEST_BODY
     }
     assert too_long == {}
+
+
+PAGES = [ROOT / "README.md", ROOT / "CONTRIBUTING.md", *sorted((ROOT / "docs").glob("*.md"))]
+
+
+@pytest.mark.parametrize("path", PAGES, ids=lambda path: path.name)
+def test_a_page_is_read_without_scrolling_aside(path: Path) -> None:
+    lines = path.read_text(encoding="utf-8").splitlines()
+    assert [line for line in lines if len(line) > 100] == []
+
+
+def test_the_page_of_methods_takes_its_figures_from_the_table_of_practice() -> None:
+    told = "run: .venv/bin/python -m fernbell.starter.methods"
+    assert methods.PAGE.read_text(encoding="utf-8") == methods.page(), told

@@ -5,7 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from fernbell.core.errors import CoreError, NotUnderstood
-from fernbell.core.formulas import Book, Demand, Formula, Line, egg_account, read_formulas, sheets
+from fernbell.core.formulas import Book, Formula, Line, Wanted, egg_account, read_formulas, sheets
 from fernbell.core.measures import Amount, System, measured, millilitres, read_amount
 from fernbell.core.pantry import (
     EggPart,
@@ -149,7 +149,7 @@ def sheet_of(whole: bool, wanted: float) -> object:
         whole_eggs=whole,
     )
     book = Book((WATER, EGG, YOLK), (own,))
-    return sheets(book, read_formulas(book, ["f"]), [Demand("f", wanted, "test")])[0]
+    return sheets(book, read_formulas(book, ["f"]), [Wanted("f", wanted, "test")])[0]
 
 
 @given(st.floats(100, 5000))

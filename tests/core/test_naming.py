@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from fernbell.core.errors import CoreError
 from fernbell.core.measures import MEANS, STATES, System, holds_amount, measured
-from fernbell.core.pantry import Ingredient, Piece, Role, role_of, said_in_kitchen
+from fernbell.core.pantry import Ingredient, LineRole, Piece, role_of, said_in_kitchen
 from fernbell.core.pantry.naming import (
     MOST_CHOICES,
     Named,
@@ -75,7 +75,7 @@ def test_the_everyday_lines_are_many() -> None:
 )
 def test_what_is_not_certain_is_asked_and_never_taken(line: str, offered: set[str]) -> None:
     read = asked(line)
-    assert offered <= {one.named.key for one in read.choices}
+    assert offered <= {choice.named.key for choice in read.choices}
     assert read.asks
     assert len(read.choices) <= 2 * MOST_CHOICES
 
@@ -98,9 +98,9 @@ def test_a_name_within_another_is_not_taken(line: str) -> None:
 
 def test_which_pint_is_asked_in_a_metric_kitchen_only() -> None:
     read = asked("1 pint cream")
-    assert [one.measure for one in read.choices] == ["US", "imperial"]
+    assert [choice.measure for choice in read.choices] == ["US", "imperial"]
     # US liquid pint 473.176 ml, imperial 568.261 ml: definitions.
-    assert [one.mass_g for one in read.choices] == pytest.approx([473.176, 568.261], rel=1e-5)
+    assert [choice.mass_g for choice in read.choices] == pytest.approx([473.176, 568.261], rel=1e-5)
     for system, ml in ((System.US, 473.176), (System.IMPERIAL, 568.261)):
         sure = understand("1 pint cream", NAMES, system).certain
         assert sure is not None
@@ -180,8 +180,8 @@ def test_no_name_of_the_pantry_reads_as_another_row(one: Named) -> None:
 
 
 def test_the_starter_pantry_comes_with_many_other_names() -> None:
-    assert sum(len(one.other_names) for one in STOCKS) >= 600
-    assert all(one.other_names for one in STOCKS)
+    assert sum(len(stock.other_names) for stock in STOCKS) >= 600
+    assert all(stock.other_names for stock in STOCKS)
 
 
 def test_a_name_has_one_owner_unless_it_says_so() -> None:
@@ -210,7 +210,10 @@ def test_an_ingredient_comes_before_a_formula_unless_its_own_name_was_typed() ->
     assert offered[0].named.key == "honey"
     assert offered[-1].named.key == "f"
     same = Names((*EVERY, Named(Ingredient("f", "Praline"), is_formula=True)), USUAL)
-    assert [one.named.key for one in asked("100 g praline", same).choices] == ["f", "praline-50"]
+    assert [choice.named.key for choice in asked("100 g praline", same).choices] == [
+        "f",
+        "praline-50",
+    ]
 
 
 def test_among_equals_what_is_used_most_comes_first() -> None:
@@ -221,7 +224,9 @@ def test_among_equals_what_is_used_most_comes_first() -> None:
 def test_while_typing_what_is_begun_is_offered_the_usual_first() -> None:
     for typed, first in (("250 g bu", "butter"), ("250 g cre", "cream-35"), ("2 eg", "egg")):
         assert understand(typed, NAMES, begun=True).choices[0].named.key == first
-    assert "cream-35" in {one.named.key for one in understand("heav", NAMES, begun=True).choices}
+    assert "cream-35" in {
+        choice.named.key for choice in understand("heav", NAMES, begun=True).choices
+    }
 
 
 def test_two_things_of_one_make_up_are_told_by_how_they_are_measured() -> None:
@@ -308,7 +313,7 @@ def test_a_role_is_found_whatever_it_is_called() -> None:
     for name in milks:
         read = understand(f"100 g {name}", NAMES).certain
         assert read is not None
-        assert role_of(read.named.of) is Role.MILK
+        assert role_of(read.named.of) is LineRole.MILK
 
 
 def test_a_bare_number_of_what_is_not_counted_may_be_grams_and_is_asked() -> None:

@@ -55,7 +55,7 @@ def test_one_jug_is_raised_to_its_least_once_and_shared() -> None:
     assert sum(poured) == pytest.approx(5000)
     assert min(poured) > 0
     alone, _ = solve(dessert, BOOK, 1)
-    assert next(one.make.value for one in alone.parts if one.part == "glaze") == 5000
+    assert next(part.make.value for part in alone.parts if part.part == "glaze") == 5000
     assert "short-pour" in {finding.code for finding in order.sizes[0].findings}
 
 
@@ -63,10 +63,10 @@ def test_a_jug_that_is_enough_together_is_not_raised() -> None:
     glaze = Coat("glaze", "glaze", thickness_mm=2, least_pour_g=300)
     dessert = entremet(glaze=glaze)
     alone, _ = solve(dessert, BOOK, 1)
-    clings = next(one.mass.value for one in alone.parts if one.part == "glaze")
+    clings = next(part.mass.value for part in alone.parts if part.part == "glaze")
     assert clings < 300
     order = solve_order([(dessert, 1), (refit(dessert, Ring(160, 45)), 2)], BOOK)
-    first = next(one for one in order.sizes[0].parts if one.part == "glaze")
+    first = next(part for part in order.sizes[0].parts if part.part == "glaze")
     assert first.make.value == pytest.approx(clings)
     assert "short-pour" not in {finding.code for finding in order.sizes[0].findings}
 
@@ -81,8 +81,8 @@ def test_the_same_size_twice_is_that_size_in_the_sum_of_the_counts(
     order = solve_order([(dry, first), (dry, second)], BOOK)
     for sheet, own in zip(order.sheets, made, strict=True):
         assert sheet.finished_g == pytest.approx(own.finished_g)
-    for one, both in zip(whole.parts, order.sizes[0].parts, strict=True):
-        assert (one.mass and one.mass.value) == (both.mass and both.mass.value)
+    for part, both in zip(whole.parts, order.sizes[0].parts, strict=True):
+        assert (part.mass and part.mass.value) == (both.mass and both.mass.value)
 
 
 def test_a_count_that_is_refused_is_refused_for_every_size() -> None:

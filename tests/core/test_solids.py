@@ -36,7 +36,7 @@ SHARES = [0.0, 0.137, 0.5, 0.93, 1.0]
 
 
 def test_every_form_is_tried() -> None:
-    assert {type(one) for one in SOLIDS} == set(FORMS)
+    assert {type(solid) for solid in SOLIDS} == set(FORMS)
 
 
 @EVERY
@@ -60,7 +60,7 @@ def test_the_brim_and_nothing_are_exact_and_more_is_refused(solid: Solid) -> Non
 def test_volume_is_the_area_summed_over_the_height(solid: Solid, ends: tuple) -> None:
     low, high = (share * solid.height_mm for share in ends)
     steps = [share * solid.height_mm for share in (i / 100 for i in range(101))]
-    between = [one for one in steps if low < one < high]
+    between = [step for step in steps if low < step < high]
     summed, _ = quad(solid.area_at, low, high, points=between or None, limit=400)
     assert solid.volume_between(low, high) == pytest.approx(summed / 1000, rel=1e-6, abs=1e-9)
 
@@ -122,7 +122,7 @@ def test_the_workings_are_the_figures_and_can_be_followed(solid: Solid) -> None:
     assert wall.value == solid.wall_between(0, solid.height_mm)
     for working in (holds, edge, surface, wall):
         assert working.given
-        assert working.rule
+        assert working.law
         assert working.source
         assert " = " in working.arithmetic
     assert depth_working(solid, holds.value / 2).value == solid.depth_of(holds.value / 2)
@@ -209,7 +209,7 @@ def test_a_shell_and_what_is_inside_make_the_whole(solid: Solid, by: float) -> N
 )
 def test_a_wall_that_cannot_be_turned_is_refused(points: tuple, says: str) -> None:
     with pytest.raises(CoreError, match=says):
-        Turned(tuple(WallPoint(*one) for one in points))
+        Turned(tuple(WallPoint(*point) for point in points))
 
 
 @pytest.mark.parametrize("field", ["length_mm", "width_mm", "height_mm"])
@@ -236,8 +236,8 @@ def test_a_new_mold_of_every_form_can_be_made_and_has_words(form: type) -> None:
     assert words.first.form == words.form
     assert words.title
     assert words.first.capacity_ml > 0
-    named = {*(one.name for one in words.fields), *(one.name for one in words.choices)}
-    named |= {one.name for one in words.tables}
+    named = {*(field.name for field in words.fields), *(choice.name for choice in words.choices)}
+    named |= {table.name for table in words.tables}
     assert named == set(form.__slots__) - {"form"}
 
 

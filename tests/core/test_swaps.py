@@ -9,8 +9,8 @@ from fernbell.core.pantry import Ingredient
 from fernbell.demo.book import demo_book
 
 DEMO = demo_book()
-MADE = compose(DEMO, [one.key for one in DEMO.formulas])
-BY_KEY = {one.key: one for one in DEMO.ingredients}
+MADE = compose(DEMO, [formula.key for formula in DEMO.formulas])
+BY_KEY = {ingredient.key: ingredient for ingredient in DEMO.ingredients}
 SET = FIGURES["set-number"]
 
 
@@ -91,14 +91,14 @@ def test_swapping_there_and_back_is_where_it_was(old: str, new: str) -> None:
 def test_gelatin_of_another_bloom_goes_by_its_root() -> None:
     """10 g of 200 bloom are 11.18 g of 160 bloom, square root; gelatin makers, from memory."""
     lines, found = swapped("barley-mousse", "gelatin", "gelatin-160", "mousse.white")
-    at = next(i for i, one in enumerate(lines.formula.lines) if one.ingredient == "gelatin")
+    at = next(i for i, line in enumerate(lines.formula.lines) if line.ingredient == "gelatin")
     grams = found.rebalanced.lines[at].mass_g / lines.formula.lines[at].mass_g
     assert grams == pytest.approx(1.118, abs=0.015)
 
 
 def test_gelatin_for_pectin_goes_by_dose_and_a_gum_that_does_not_set_is_refused() -> None:
     lines, found = swapped("barley-mousse", "gelatin", "pectin-nh", "mousse.white")
-    at = next(i for i, one in enumerate(lines.formula.lines) if one.ingredient == "gelatin")
+    at = next(i for i, line in enumerate(lines.formula.lines) if line.ingredient == "gelatin")
     assert found.rebalanced.lines[at].mass_g == pytest.approx(9 * 1.2, abs=0.1)
     assert any("boil a full minute" in note.says for note in found.notes)
     with pytest.raises(CoreError, match="something that sets"):
@@ -157,7 +157,7 @@ def test_what_does_not_whip_splits_or_browns_is_said() -> None:
 def test_unknown_allergens_of_what_comes_are_said() -> None:
     strange = Ingredient("strange", "Strange cream", make_up=BY_KEY["cream-35"].make_up)
     found = swap(GANACHE, "cream-35", strange, DIAL)
-    assert any("Nobody entered the allergens of Strange cream" in one.says for one in found.notes)
+    assert any("Nobody entered the allergens of Strange cream" in note.says for note in found.notes)
 
 
 def test_a_locked_line_is_not_moved_by_a_swap() -> None:

@@ -114,7 +114,9 @@ def test_queries_of_a_formula_do_not_grow_with_its_depth(
 ) -> None:
     formulas = demo.get("/api/formulas").json()["items"]
     for name in ("Brown butter", "Amber glaze"):
-        path = next(f"/api/formulas/{one['id']}" for one in formulas if one["name"] == name)
+        path = next(
+            f"/api/formulas/{formula['id']}" for formula in formulas if formula["name"] == name
+        )
         with django_assert_num_queries(queries):
             assert demo.get(path + verb).status_code == 200
 
@@ -261,7 +263,7 @@ def test_settings_are_fit_to_serve() -> None:
 def test_the_sheets_of_a_dessert_say_how_thick_it_is_drawn(demo: Client) -> None:
     def pours() -> str:
         pages = demo.get(reedbed(demo) + "/sheets").json()
-        quince = next(one for one in pages if one["sheet"]["name"] == "Quince, set")
+        quince = next(page for page in pages if page["sheet"]["name"] == "Quince, set")
         return next(step["text"] for step in quince["method"] if step["stage"] == "pour")
 
     assert pours() == "Pour 10 mm into a filmed ring of 16 cm on a tray; freeze."

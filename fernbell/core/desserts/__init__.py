@@ -21,7 +21,7 @@ from fernbell.core.desserts.portions import (
     said_each_way,
 )
 from fernbell.core.desserts.proposals import place_stack, propose, propose_layer, refit
-from fernbell.core.desserts.regions import DRAWN, Drawn, Pour, Shape
+from fernbell.core.desserts.regions import DRAWN, DrawnLayer, Pour, Shape
 from fernbell.core.desserts.rules import RULES, Band, Base, Coat, Fill, Garnish, Insert, Layer
 from fernbell.core.desserts.sight import Dimension
 from fernbell.core.desserts.solve import Solved
@@ -44,7 +44,7 @@ __all__ = [
     "Cut",
     "Dessert",
     "Dimension",
-    "Drawn",
+    "DrawnLayer",
     "Fill",
     "Garnish",
     "Grid",

@@ -58,7 +58,7 @@ def take_bite(parts: Sequence[PartResult], mixes: Mapping[str, Mix]) -> Bite | N
     bites, needs = [], dict[str, None]()
     for part, mass in zip(parts, masses, strict=True):
         gauges = [one.gauge(mixes[part.formula]) for one in _TASTED]
-        needs.update(dict.fromkeys(one for gauge in gauges for one in gauge.needs))
+        needs.update(dict.fromkeys(need for gauge in gauges for need in gauge.needs))
         tastes = {gauge.name: gauge.working for gauge in gauges}
         share = _share(part.name, mass, whole)
         bites.append(BitePart(part.part, part.layer, part.name, share, tastes))
@@ -73,7 +73,7 @@ def _share(name: str, mass: Working, whole_g: float) -> Working:
         value=value,
         unit="%",
         given=(Given(name, mass.value, "g"), Given("the whole dessert", whole_g, "g")),
-        rule="mass of the part / mass of the whole dessert",
+        law="mass of the part / mass of the whole dessert",
         arithmetic=f"100 × {figure_text(mass.value)} / {figure_text(whole_g)} = "
         f"{figure_text(value)} %",
         source=MASS_BALANCE,
@@ -83,7 +83,7 @@ def _share(name: str, mass: Working, whole_g: float) -> Working:
 
 def _weighted(name: str, bites: Sequence[BitePart]) -> Working | None:
     """A taste of the whole: that of each part by its share."""
-    own = [(one, working) for one in bites if (working := one.tastes[name]) is not None]
+    own = [(bite, working) for bite in bites if (working := bite.tastes[name]) is not None]
     if len(own) < len(bites):
         return None
     value = sum(one.share.value * working.value for one, working in own) / 100
@@ -95,7 +95,7 @@ def _weighted(name: str, bites: Sequence[BitePart]) -> Working | None:
         value=value,
         unit=own[0][1].unit,
         given=tuple(Given(one.name, one.share.value, "% of the bite") for one, _ in own),
-        rule=f"share of the bite × {name.lower()} of the part, summed",
+        law=f"share of the bite × {name.lower()} of the part, summed",
         arithmetic=f"({sum_}) / 100 = {figure_text(value)}",
         source=MASS_BALANCE + ("; sweetness from memory" if name == SWEETNESS.name else ""),
         steps=tuple(working for _, working in own),

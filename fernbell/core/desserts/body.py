@@ -37,7 +37,7 @@ class Body:
     @cached_property
     def blocks(self) -> tuple[Block, ...]:
         """Every solid, those on the board first."""
-        return tuple(one for one in self.regions if isinstance(one, Block))
+        return tuple(region for region in self.regions if isinstance(region, Block))
 
     @cached_property
     def stacks(self) -> tuple[tuple[Block, ...], ...]:
@@ -48,17 +48,17 @@ class Body:
     @cached_property
     def rest(self) -> Rest | None:
         """What fills the room that is left."""
-        return next((one for one in self.regions if isinstance(one, Rest)), None)
+        return next((region for region in self.regions if isinstance(region, Rest)), None)
 
     @cached_property
     def films(self) -> tuple[Film, ...]:
         """What coats it, the innermost first."""
-        return tuple(one for one in self.regions if isinstance(one, Film))
+        return tuple(region for region in self.regions if isinstance(region, Film))
 
     @cached_property
     def strips(self) -> tuple[Strip, ...]:
         """What goes around its foot, the innermost first."""
-        return tuple(one for one in self.regions if isinstance(one, Strip))
+        return tuple(region for region in self.regions if isinstance(region, Strip))
 
     @cached_property
     def board_top_mm(self) -> float:
@@ -92,11 +92,11 @@ class Body:
 
     def of(self, part: str) -> tuple[Region, ...]:
         """The regions of a part, from the bottom up."""
-        return tuple(one for one in self.regions if one.part == part)
+        return tuple(region for region in self.regions if region.part == part)
 
     def blocks_of(self, part: str) -> tuple[Block, ...]:
         """The solids of a part, from the bottom up."""
-        return tuple(one for one in self.blocks if one.part == part)
+        return tuple(block for block in self.blocks if block.part == part)
 
     def below(self, part: str) -> tuple[float, str | None]:
         """Top of what a stack is set over [mm], and its part where that is a stack too."""
@@ -128,7 +128,7 @@ class Body:
         Upright each stack is laid on the pour beneath it; upside down on the one that will be
         above it.
         """
-        ends = (own[0].low_mm if self.is_upright else own[-1].high_mm for own in self.stacks)
+        ends = (stack[0].low_mm if self.is_upright else stack[-1].high_mm for stack in self.stacks)
         thin = THINNEST_POUR.value
         inside = sorted({end for end in ends if thin <= end <= level_mm - thin})
         edges = (0.0, *inside, level_mm)

@@ -6,7 +6,7 @@ y away from the cook. Loops are closed polygons; a loop inside another is a hole
 
 from dataclasses import dataclass
 
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.portions import Stroke
 from fernbell.core.desserts.regions import DRAWN, Shape
 from fernbell.core.desserts.sight import Dimension, heights
@@ -47,11 +47,11 @@ class Cut:
     top: TopView
 
 
-def draw(made: Measured) -> Cut:
+def draw(made: MeasuredDessert) -> Cut:
     """Outline every region.
 
     Args:
-        made: the dessert, measured and divided [Measured].
+        made: the dessert, measured and divided [MeasuredDessert].
     Returns:
         outlines from the back to the front [mm].
     Source:
@@ -71,13 +71,13 @@ def draw(made: Measured) -> Cut:
         section=section,
         dimensions=(
             *heights(body),
-            *(one for part in body.parts for one in part.dimensions(body)),
+            *(dimension for part in body.parts for dimension in part.dimensions(body)),
         ),
         top=_top_view(made, section),
     )
 
 
-def _top_view(made: Measured, section: tuple[Shape, ...]) -> TopView:
+def _top_view(made: MeasuredDessert, section: tuple[Shape, ...]) -> TopView:
     body, near = made.body, made.near
     coated = sum(film.side_mm for film in body.films)
     edge = near.outer.plan_at(near.outer.height_mm).grown(coated)

@@ -18,7 +18,7 @@ def drawn_in(desserts: Iterable[Dessert]) -> dict[str, Drawn]:
     """
     found: dict[str, Drawn] = {}
     for dessert in desserts:
-        regions = {(one.part, one.layer): one for one in lay_out(dessert).regions}
+        regions = {(region.part, region.layer): region for region in lay_out(dessert).regions}
         for key in from_the_top(dessert):
             thick, across = regions[key].thick_mm, regions[key].across_mm
             if thick is not None:

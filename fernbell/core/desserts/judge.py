@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.judge_formulas import judge_formulas
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas import Sheet
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Working, figure_text
@@ -12,11 +12,11 @@ from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Working, figure
 _ORDER = {Severity.WRONG: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
 
 
-def judge(made: Measured, portion: Working | None) -> tuple[Finding, ...]:
+def judge(made: MeasuredDessert, portion: Working | None) -> tuple[Finding, ...]:
     """Everything there is to say about a dessert.
 
     Args:
-        made: the dessert, measured and divided [Measured].
+        made: the dessert, measured and divided [MeasuredDessert].
         portion: working of one portion's weight [g].
     Returns:
         findings [Finding].

@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING
 from fernbell.core.desserts import masses
 from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.portions import Division
-from fernbell.core.desserts.regions import Amount, Pour, Region, ShapeKey, Surroundings
+from fernbell.core.desserts.regions import Pour, Region, ShapeKey, Surroundings, Takes
 from fernbell.core.formulas import FormulaReading
 from fernbell.core.working import Working
 
@@ -43,7 +43,7 @@ class PartResult:
 
 
 @dataclass(frozen=True, slots=True)
-class Measured:
+class MeasuredDessert:
     """A dessert laid out, divided and measured, before it is judged and drawn.
 
     `others_g` is by part what other sizes of an order pour from the same jug.
@@ -108,7 +108,7 @@ def measure_region(region: Region, part: Part, near: Surroundings, count: int) -
     )
 
 
-def _mass(name: str, amount: Amount, reading: FormulaReading) -> Working | None:
+def _mass(name: str, amount: Takes, reading: FormulaReading) -> Working | None:
     """By its density where it has a volume; None where nothing is left or a density is unknown."""
     density, volume = reading.density_working, amount.volume
     if volume is None or density is None:

@@ -6,10 +6,10 @@ from dataclasses import dataclass, replace
 from fernbell.core.desserts.dessert import Dessert, formulas_used
 from fernbell.core.desserts.judge import judge_sheets, worst_first
 from fernbell.core.desserts.masses import total
-from fernbell.core.desserts.measure import Measured, PartResult
+from fernbell.core.desserts.measure import MeasuredDessert, PartResult
 from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.solve import Solved, measured, work_out
-from fernbell.core.formulas import Book, Demand, FormulaReading, Sheet, read_formulas, sheets
+from fernbell.core.formulas import Book, FormulaReading, Sheet, Wanted, read_formulas, sheets
 from fernbell.core.working import Working
 
 Sized = tuple[Dessert, int]
@@ -84,7 +84,7 @@ def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
     )
 
 
-def _poured(one: Measured) -> Iterator[tuple[Part, PartResult, float]]:
+def _poured(one: MeasuredDessert) -> Iterator[tuple[Part, PartResult, float]]:
     """Parts that are poured from a jug, with what they pour [g]."""
     for part in one.body.parts:
         for result in one.parts:
@@ -94,7 +94,7 @@ def _poured(one: Measured) -> Iterator[tuple[Part, PartResult, float]]:
                     yield part, result, grams
 
 
-def _other_pours(one: Measured, each: Sequence[Measured]) -> Mapping[str, float]:
+def _other_pours(one: MeasuredDessert, each: Sequence[MeasuredDessert]) -> Mapping[str, float]:
     """By part of one size, what the other sizes pour of the same formula [g]."""
     others = [poured for other in each if other is not one for poured in _poured(other)]
     return {
@@ -103,7 +103,7 @@ def _other_pours(one: Measured, each: Sequence[Measured]) -> Mapping[str, float]
     }
 
 
-def _shared_pour(one: Measured, others_g: Mapping[str, float]) -> Measured:
+def _shared_pour(one: MeasuredDessert, others_g: Mapping[str, float]) -> MeasuredDessert:
     """The same, made for a jug the other sizes are poured from too."""
     exchanged = {
         part.key: replace(
@@ -115,19 +115,19 @@ def _shared_pour(one: Measured, others_g: Mapping[str, float]) -> Measured:
     return replace(one, parts=tuple(exchanged.get(part.part, part) for part in one.parts))
 
 
-def _demands(each: Sequence[Measured]) -> Iterator[Demand]:
+def _demands(each: Sequence[MeasuredDessert]) -> Iterator[Wanted]:
     for one in each:
         size = f", {one.dessert.mold.size_words()}" if len(each) > 1 else ""
         for part in one.parts:
             if part.make is not None:
-                yield Demand(part.formula, part.make.value, f"{part.name}{size}")
+                yield Wanted(part.formula, part.make.value, f"{part.name}{size}")
 
 
-def _takes(demands: Sequence[Demand], readings: Mapping[str, FormulaReading]) -> tuple[Take, ...]:
+def _takes(demands: Sequence[Wanted], readings: Mapping[str, FormulaReading]) -> tuple[Take, ...]:
     """Demands summed by formula, in the order in which they are first wanted."""
     by_formula: dict[str, list[tuple[str, float]]] = {}
-    for one in demands:
-        by_formula.setdefault(one.formula, []).append((one.purpose, one.mass_g))
+    for demand in demands:
+        by_formula.setdefault(demand.formula, []).append((demand.purpose, demand.mass_g))
 
     def take(key: str, named: list[tuple[str, float]]) -> Take:
         name = readings[key].formula.name

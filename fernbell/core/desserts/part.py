@@ -13,10 +13,10 @@ from fernbell.core.working import Working
 
 if TYPE_CHECKING:
     from fernbell.core.desserts.body import Body
-    from fernbell.core.desserts.measure import Measured
+    from fernbell.core.desserts.measure import MeasuredDessert
     from fernbell.core.desserts.regions import Region
     from fernbell.core.desserts.sight import Dimension
-    from fernbell.core.desserts.step import Step
+    from fernbell.core.desserts.step import BuildStep
 
 LARGEST_MM = 1000.0
 
@@ -124,18 +124,18 @@ class Part(ABC):
         """Its regions, from the bottom up, beside and over what is placed already."""
 
     @abstractmethod
-    def steps(self, made: "Measured") -> "Iterator[Step]":
+    def steps(self, made: "MeasuredDessert") -> "Iterator[BuildStep]":
         """What the hands do for it."""
 
     @abstractmethod
-    def sentences(self, made: "Measured") -> Iterator[str]:
+    def sentences(self, made: "MeasuredDessert") -> Iterator[str]:
         """How it is read aloud."""
 
     @abstractmethod
     def says(self) -> str:
         """What it is, in two words for a list."""
 
-    def judge(self, made: "Measured") -> Iterator[Finding]:
+    def judge(self, made: "MeasuredDessert") -> Iterator[Finding]:
         """What there is to say about it."""
         del made
         return iter(())

@@ -147,7 +147,7 @@ class Grid:
     def nearest(cls, mold: Solid, exact: float) -> "Grid":
         """The number nearest to an exact one [pieces] that is cut into no slivers."""
         plan = mold.plan_at(mold.height_mm)
-        square = [one for one in _grids() if _stretch(plan, one) <= _LONGEST_TO_SHORTEST]
+        square = [grid for grid in _grids() if _stretch(plan, grid) <= _LONGEST_TO_SHORTEST]
         return min(
             square or list(_grids()),
             key=lambda one: (abs(math.log(one.count / exact)), _stretch(plan, one)),
@@ -316,7 +316,7 @@ def _number_working(
             Given("one dessert without garnish", plain_g, "g"),
             Given("garnish on a portion", garnish_g, "g"),
         ),
-        rule="portions = weight without garnish / (wanted weight − its garnish), as can be cut",
+        law="portions = weight without garnish / (wanted weight − its garnish), as can be cut",
         arithmetic=f"{figure_text(plain_g)} / ({figure_text(portion_g)} − "
         f"{figure_text(garnish_g)}) = {figure_text(exact)} portions; cut into {division.count}",
         source="common practice",

@@ -8,7 +8,7 @@ from fernbell.core.desserts.cut import Cut, draw
 from fernbell.core.desserts.dessert import Dessert, from_the_top, lay_out
 from fernbell.core.desserts.judge import judge
 from fernbell.core.desserts.masses import for_all, portion_mass, total
-from fernbell.core.desserts.measure import Measured, PartResult, Readings, measure_region
+from fernbell.core.desserts.measure import MeasuredDessert, PartResult, Readings, measure_region
 from fernbell.core.desserts.portions import Division, divide
 from fernbell.core.desserts.practice import LINER_OVERLAP
 from fernbell.core.desserts.regions import (
@@ -52,7 +52,7 @@ class Solved:
     words: tuple[str, ...]
 
 
-def measured(dessert: Dessert, readings: Readings, count: int) -> Measured:
+def measured(dessert: Dessert, readings: Readings, count: int) -> MeasuredDessert:
     """Lay out, measure and divide a dessert.
 
     Args:
@@ -70,8 +70,10 @@ def measured(dessert: Dessert, readings: Readings, count: int) -> Measured:
     check_range("count", count, least=1, most=MOST_DESSERTS)
     body = lay_out(dessert)
     near = Surroundings(readings, body.blocks, body.outer)
-    by_portion = [one for one in body.regions if isinstance(one, Pieces)]
-    before = _results(body, (one for one in body.regions if not one.by_portion), near, count)
+    by_portion = [region for region in body.regions if isinstance(region, Pieces)]
+    before = _results(
+        body, (region for region in body.regions if not region.by_portion), near, count
+    )
     plain = _finished(before)
     division, working = divide(
         dessert.portions,
@@ -81,17 +83,17 @@ def measured(dessert: Dessert, readings: Readings, count: int) -> Measured:
     )
     near = replace(near, division=division)
     parts = (*before, *_results(body, by_portion, near, count))
-    return Measured(dessert, count, body, near, division, working, parts)
+    return MeasuredDessert(dessert, count, body, near, division, working, parts)
 
 
 def _results(
     body: Body, regions: Iterable[Region], near: Surroundings, count: int
 ) -> tuple[PartResult, ...]:
     parts = {part.key: part for part in body.parts}
-    return tuple(measure_region(one, parts[one.part], near, count) for one in regions)
+    return tuple(measure_region(region, parts[region.part], near, count) for region in regions)
 
 
-def work_out(made: Measured, others_g: Mapping[str, float]) -> Solved:
+def work_out(made: MeasuredDessert, others_g: Mapping[str, float]) -> Solved:
     """Everything that follows from what was measured.
 
     Args:
@@ -141,7 +143,7 @@ def _height(body: Body) -> Working:
     return total("Finished height", "mm", ((top, body.top_mm), *coats))
 
 
-def _from_the_top(made: Measured) -> tuple[PartResult, ...]:
+def _from_the_top(made: MeasuredDessert) -> tuple[PartResult, ...]:
     """Results as they are listed: parts, and layers within an insert, from the top down."""
     place = {key: at for at, key in enumerate(from_the_top(made.dessert))}
     return tuple(sorted(made.parts, key=lambda one: place[one.part, one.layer]))

@@ -5,9 +5,9 @@ from dataclasses import dataclass, replace
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.measure import Measured, Readings
+from fernbell.core.desserts.measure import MeasuredDessert, Readings
 from fernbell.core.desserts.regions import Shape, ShapeKey, strip_length
-from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.formulas import Wait, wait_words
 from fernbell.core.formulas.method import WaitKind
 from fernbell.core.working import COMMON_PRACTICE, Working, figure_text
@@ -42,14 +42,14 @@ class Stage:
     cold: bool = False
 
 
-def build_stages(made: Measured, section: Sequence[Shape]) -> tuple[Stage, ...]:
+def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage, ...]:
     """The stages of the building, in the order of the hands.
 
     Upright: base, seal pour, insert, main pour. Upside down: main pour, insert, the rest of the
     fill, base. Inserts are frozen before either begins.
 
     Args:
-        made: the dessert, measured and divided [Measured].
+        made: the dessert, measured and divided [MeasuredDessert].
         section: its shapes, by whose place a stage names them [Shape].
     Returns:
         stages, the first first [Stage].
@@ -78,12 +78,12 @@ def build_stages(made: Measured, section: Sequence[Shape]) -> tuple[Stage, ...]:
     return tuple(stages)
 
 
-def _at(steps: Iterable[Step], moment: Moment) -> list[Step]:
+def _at(steps: Iterable[BuildStep], moment: Moment) -> list[BuildStep]:
     return [step for step in steps if step.moment is moment]
 
 
 def _stage(
-    step: Step, standing: tuple[int, ...], place: dict[ShapeKey, int], readings: Readings
+    step: BuildStep, standing: tuple[int, ...], place: dict[ShapeKey, int], readings: Readings
 ) -> Stage:
     """The step with what stands after it and the wait that follows."""
     wait, source = _wait(step, readings)
@@ -105,12 +105,12 @@ def _stage(
     )
 
 
-def _in_the_mold(body: Body, steps: list[Step]) -> Iterator[Step]:
+def _in_the_mold(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
     """From the empty mold to the last thing that goes into it; what closes it is frozen."""
     edge = body.mold.perimeter_at(body.mold.height_mm)
     liner = strip_length("Liner strip", edge, practice.LINER_OVERLAP.value)
     size = f"{figure_text(liner.value)} × {figure_text(body.mold.height_mm)} mm"
-    yield Step(Moment.BOARD, "line", "Line the mold", f"acetate strip {size}", working=liner)
+    yield BuildStep(Moment.BOARD, "line", "Line the mold", f"acetate strip {size}", working=liner)
     bases, filling = _at(steps, Moment.BOARD), _filling(body, steps)
     inside = [*bases, *filling] if body.is_upright else [*filling, *bases[::-1]]
     closing = [step for step in inside if step.moment is not Moment.SET]
@@ -122,7 +122,7 @@ def _in_the_mold(body: Body, steps: list[Step]) -> Iterator[Step]:
             yield step
 
 
-def _filling(body: Body, steps: list[Step]) -> Iterator[Step]:
+def _filling(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
     """Pours and stacks in turn: one is set when the pour it rests on has been made."""
     pours, waiting = _at(steps, Moment.POUR), _at(steps, Moment.SET)
     thin = practice.THINNEST_POUR.value
@@ -138,10 +138,10 @@ def _filling(body: Body, steps: list[Step]) -> Iterator[Step]:
     yield from waiting
 
 
-def _out_of_the_mold(body: Body, steps: list[Step], readings: Readings) -> Iterator[Step]:
+def _out_of_the_mold(body: Body, steps: list[BuildStep], readings: Readings) -> Iterator[BuildStep]:
     """Unmolding and finishing; what was frozen thaws before the garnish."""
     turning = "" if body.is_upright else ", turned over"
-    unmold = Step(Moment.OVER, "unmold", "Unmold", f"onto a board{turning}")
+    unmold = BuildStep(Moment.OVER, "unmold", "Unmold", f"onto a board{turning}")
     *before, last = unmold, *_at(steps, Moment.OVER)
     thaw = practice.THAW_SMALL if body.is_individual else practice.THAW
     yield from before
@@ -150,13 +150,13 @@ def _out_of_the_mold(body: Body, steps: list[Step], readings: Readings) -> Itera
     elif _own_waits(last, readings):
         yield last
         says = "in the fridge, slowly and evenly"
-        yield Step(Moment.OVER, "thaw", "Thaw", says, usual=thaw)
+        yield BuildStep(Moment.OVER, "thaw", "Thaw", says, usual=thaw)
     else:
         yield replace(last, usual=thaw)
     yield from _at(steps, Moment.SERVICE)
 
 
-def _wait(step: Step, readings: Readings) -> tuple[Wait | None, str]:
+def _wait(step: BuildStep, readings: Readings) -> tuple[Wait | None, str]:
     """The longest wait a method asks for once it is in place, or the usual one."""
     own = _own_waits(step, readings)
     if own:
@@ -165,7 +165,7 @@ def _wait(step: Step, readings: Readings) -> tuple[Wait | None, str]:
     return step.usual, COMMON_PRACTICE if step.usual else ""
 
 
-def _own_waits(step: Step, readings: Readings) -> list[tuple[Wait, str]]:
+def _own_waits(step: BuildStep, readings: Readings) -> list[tuple[Wait, str]]:
     """Waits of the methods that begin now, and whose they are."""
     return [
         (wait, readings[key].formula.name)
@@ -175,7 +175,7 @@ def _own_waits(step: Step, readings: Readings) -> list[tuple[Wait, str]]:
     ]
 
 
-def _ahead(step: Step, readings: Readings) -> Iterator[str]:
+def _ahead(step: BuildStep, readings: Readings) -> Iterator[str]:
     for key in dict.fromkeys(step.formulas):
         formula = readings[key].formula
         for wait in formula.waits:

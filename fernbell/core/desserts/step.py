@@ -20,7 +20,7 @@ class Moment(Enum):
 
 
 @dataclass(frozen=True, slots=True)
-class Step:
+class BuildStep:
     """A step with its new shapes and the formulas whose waits begin with it.
 
     `usual` is the wait where no method names one; `low_mm` and `high_mm` say between which

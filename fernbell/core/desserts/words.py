@@ -2,15 +2,15 @@
 
 from collections.abc import Iterator
 
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.working import figure_text
 
 
-def cut_words(made: Measured) -> tuple[str, ...]:
+def cut_words(made: MeasuredDessert) -> tuple[str, ...]:
     """Read the cut aloud.
 
     Args:
-        made: the dessert, measured and divided [Measured].
+        made: the dessert, measured and divided [MeasuredDessert].
     Returns:
         sentences, from the board up [text].
     Source:
@@ -19,7 +19,7 @@ def cut_words(made: Measured) -> tuple[str, ...]:
     return tuple(_sentences(made))
 
 
-def _sentences(made: Measured) -> Iterator[str]:
+def _sentences(made: MeasuredDessert) -> Iterator[str]:
     size, top = made.body.mold.size_words(), figure_text(made.body.top_mm)
     yield f"{made.dessert.name}, cut through the middle: {size}, {top} mm high before coating."
     for part in made.body.parts:

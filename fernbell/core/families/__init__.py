@@ -5,7 +5,7 @@ from fernbell.core.families.asides import asides
 from fernbell.core.families.catalog import FAMILIES, job_named
 from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
 from fernbell.core.families.drips import DRIP_FIELDS, SPACING_MM, Drips, drips
-from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, Part, Tool
+from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, StarterLine, Tool
 from fernbell.core.families.folding import folding, judge_fold
 from fernbell.core.families.others import OtherChocolate, other_chocolates
 from fernbell.core.families.proposing import (
@@ -47,9 +47,9 @@ __all__ = [
     "Landing",
     "Note",
     "OtherChocolate",
-    "Part",
     "Proposal",
     "Slot",
+    "StarterLine",
     "Stuff",
     "Swap",
     "Tool",

@@ -12,7 +12,7 @@ from fernbell.core.families.holding import holding
 from fernbell.core.families.warmth import stands_up_to
 from fernbell.core.formulas import FIGURES, Lines, Step
 from fernbell.core.heat import WATER_20_KG_M3, baume_of, syrup_density
-from fernbell.core.pantry import LIQUIDS, Role, cup_density
+from fernbell.core.pantry import LIQUIDS, LineRole, cup_density
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 
@@ -54,15 +54,15 @@ def ratios(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         a cup of chopped chocolate is not a cup of cream: densities are the pantry's.
     """
     mix = lines.mix()
-    chocolate, liquid = mix.of((Role.CHOCOLATE,)), mix.of(LIQUIDS)
+    chocolate, liquid = mix.of((LineRole.CHOCOLATE,)), mix.of(LIQUIDS)
     if not chocolate or not liquid:
         return
     yield _ratio("Chocolate, weighed", chocolate, liquid, "g")
     cups = [_cup(lines, at) for at in range(len(lines.roles))]
     pairs = list(zip(mix.masses_g, cups, lines.roles, strict=True))
-    if any(cup is None for g, cup, role in pairs if g and role in (Role.CHOCOLATE, *LIQUIDS)):
+    if any(cup is None for g, cup, role in pairs if g and role in (LineRole.CHOCOLATE, *LIQUIDS)):
         return
-    solid = sum(g / cup for g, cup, role in pairs if cup and role is Role.CHOCOLATE)
+    solid = sum(g / cup for g, cup, role in pairs if cup and role is LineRole.CHOCOLATE)
     wet = sum(g / cup for g, cup, role in pairs if cup and role in LIQUIDS)
     yield _ratio("By the cup", solid, wet, "ml")
 
@@ -72,7 +72,9 @@ def _cup(lines: Lines, at: int) -> float | None:
     if of is None:
         return None
     ingredient = lines.book.ingredient(of)
-    chopped = next((one.density_g_ml for one in ingredient.states if one.name == "chopped"), None)
+    chopped = next(
+        (state.density_g_ml for state in ingredient.states if state.name == "chopped"), None
+    )
     return chopped or cup_density(ingredient)
 
 
@@ -102,7 +104,7 @@ def cold_cream(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         common practice.
     """
     trios = list(zip(lines.formula.lines, lines.roles, lines.mix().masses_g, strict=True))
-    cold = sum(g for line, role, g in trios if role is Role.CREAM and line.overrun_percent)
+    cold = sum(g for line, role, g in trios if role is LineRole.CREAM and line.overrun_percent)
     base = sum(g for _, _, g in trios) - cold
     if cold and base:
         working = Working(
@@ -169,7 +171,7 @@ def color(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
     Source:
         common practice.
     """
-    hot = next((one.temperature_c for one in steps if one.stage == "caramel"), None)
+    hot = next((step.temperature_c for step in steps if step.stage == "caramel"), None)
     if hot is not None:
         yield Aside("Color", next(words for least, words in COLORS if hot >= least))
 

@@ -5,7 +5,7 @@ from fernbell.core.families.family import (
     Failure,
     Family,
     Job,
-    Part,
+    StarterLine,
     Way,
     bands,
     reading,
@@ -13,7 +13,7 @@ from fernbell.core.families.family import (
 )
 from fernbell.core.families.making import BURNS, chill, cooked_to, losses, rest, step
 from fernbell.core.formulas import Step, Until
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
 DIAL = Dial(
     reading("boils"),
@@ -42,13 +42,13 @@ FAT = Dial(
     reading("fat"),
     "fat in the whole",
     bands(10, "soft", 30, "creams", 45, "greasy", 60),
-    (Role.BUTTER,),
+    (LineRole.BUTTER,),
 )
 TOFFEE = Dial(
     reading("water"),
     "water left: it is stirred on a low heat, not measured by the boil",
     bands(6, "firm", 11, "spreads", 18, "runs", 30),
-    (Role.CONDENSED,),
+    (LineRole.CONDENSED,),
 )
 SWEET = window(25, 75, "Below it is cream with sugar, above it only sweet.")
 
@@ -67,7 +67,9 @@ _DRY = step(
     caution=BURNS,
 )
 _WAYS = (
-    Way("wet", (_WET,), (Part("water", 60, "caramel", "dissolves the sugar; it boils off"),)),
+    Way(
+        "wet", (_WET,), (StarterLine("water", 60, "caramel", "dissolves the sugar; it boils off"),)
+    ),
     Way("dry", (_DRY,)),
 )
 _STOP = step(
@@ -77,17 +79,17 @@ _STOP = step(
 )
 _BUTTER = step("butter", "Butter and salt in; change the bowl, ice bath.", 60, tool="hand blender")
 
-_SUGAR = Part("sugar", 200, "caramel", "color and sweetness", slot="with")
-_GLUCOSE = Part("glucose", 60, "caramel", "keeps it from crystals", optional=True)
-_SALT = Part("salt", 4, "butter", "balance", optional=True)
+_SUGAR = StarterLine("sugar", 200, "caramel", "color and sweetness", slot="with")
+_GLUCOSE = StarterLine("glucose", 60, "caramel", "keeps it from crystals", optional=True)
+_SALT = StarterLine("salt", 4, "butter", "balance", optional=True)
 
 
-def _cream(grams: float) -> Part:
-    return Part("cream", grams, "stop", "stops the cooking; its fat and water", slot="on")
+def _cream(grams: float) -> StarterLine:
+    return StarterLine("cream", grams, "stop", "stops the cooking; its fat and water", slot="on")
 
 
-def _butter(grams: float) -> Part:
-    return Part("butter", grams, "butter", "body and short texture")
+def _butter(grams: float) -> StarterLine:
+    return StarterLine("butter", grams, "butter", "body and short texture")
 
 
 def _job(
@@ -95,7 +97,7 @@ def _job(
     name: str,
     band: str,
     aim: float,
-    parts: tuple[Part, ...],
+    parts: tuple[StarterLine, ...],
     last: Step,
     notes: tuple[str, ...] = (),
 ) -> Job:
@@ -152,7 +154,7 @@ CARAMEL = Family(
             aim=119,
             parts=(
                 _SUGAR,
-                Part("glucose", 100, "caramel", "chew"),
+                StarterLine("glucose", 100, "caramel", "chew"),
                 _cream(220),
                 _butter(60),
                 _SALT,
@@ -164,7 +166,13 @@ CARAMEL = Family(
             name="firm pieces",
             band="firm",
             aim=125,
-            parts=(_SUGAR, Part("glucose", 90, "caramel", "chew"), _cream(180), _butter(50), _SALT),
+            parts=(
+                _SUGAR,
+                StarterLine("glucose", 90, "caramel", "chew"),
+                _cream(180),
+                _butter(50),
+                _SALT,
+            ),
             last=step("frame", "Onto an oiled mat; mark while warm.", 40, wait=rest(120)),
         ),
         Job(
@@ -174,9 +182,9 @@ CARAMEL = Family(
             band="spreads",
             aim=14,
             parts=(
-                Part("condensed", 400, "cook", "body; it scorches", slot="on"),
-                Part("brown-sugar", 100, "cook", "flavor", slot="with"),
-                Part("butter", 100, "cook", "body"),
+                StarterLine("condensed", 400, "cook", "body; it scorches", slot="on"),
+                StarterLine("brown-sugar", 100, "cook", "flavor", slot="with"),
+                StarterLine("butter", 100, "cook", "body"),
                 _SALT,
             ),
             steps=(
@@ -202,8 +210,8 @@ CARAMEL = Family(
             aim=36,
             parts=(
                 _SUGAR,
-                Part("cream", 220, "stop", "stops the cooking", slot="on"),
-                Part("butter", 220, "whip", "soft; it carries the air", overrun_percent=25),
+                StarterLine("cream", 220, "stop", "stops the cooking", slot="on"),
+                StarterLine("butter", 220, "whip", "soft; it carries the air", overrun_percent=25),
                 _SALT,
             ),
             steps=(

@@ -44,7 +44,7 @@ def job_named(job: str) -> tuple[Family, Job]:
         definition.
     """
     first, _, second = job.partition(".")
-    for one in FAMILIES:
-        if one.key == first:
-            return one, one.job(second)
-    raise UnknownKey("job", job, f"a job of {', '.join(one.key for one in FAMILIES)}")
+    for family in FAMILIES:
+        if family.key == first:
+            return family, family.job(second)
+    raise UnknownKey("job", job, f"a job of {', '.join(family.key for family in FAMILIES)}")

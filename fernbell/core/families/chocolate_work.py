@@ -1,24 +1,33 @@
 """Chocolate work: modeling paste, shells, sheets and feathers. Only couverture tempers."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import losses, rest, step
 from fernbell.core.formulas import ratio
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
 PASTE = Dial(
-    ratio("syrup-chocolate", "Syrup on chocolate", (Role.SYRUP,), (Role.CHOCOLATE,)),
+    ratio("syrup-chocolate", "Syrup on chocolate", (LineRole.SYRUP,), (LineRole.CHOCOLATE,)),
     "grams of glucose syrup on 100 g of chocolate",
     bands(20, "crumbles", 32, "models", 48, "sticks", 65),
-    (Role.SYRUP,),
+    (LineRole.SYRUP,),
 )
 FLUID = Dial(
     reading("fat"),
     "fat in the whole: how thin it flows",
     bands(28, "thick", 34, "sheets", 40, "shells", 46, "dips thin", 56, "sprays", 70),
-    (Role.COCOA_BUTTER,),
+    (LineRole.COCOA_BUTTER,),
 )
 _DRY = {"water": window(None, 2, "Any water seizes chocolate.")}
-_COUVERTURE = Part("dark", 480, "temper", "snap and gloss", slot="with")
+_COUVERTURE = StarterLine("dark", 480, "temper", "snap and gloss", slot="with")
 _TEMPER = step(
     "temper",
     "Melt, cool, rewarm to the figures on the pack; hold between the second and the third.",
@@ -28,8 +37,8 @@ _TEMPER = step(
 _ROOM = "Room 18-22 °C, below 55 % humidity."
 
 
-def _thin(grams: float) -> Part:
-    return Part("cocoa-butter", grams, "temper", "the dial sets it: flow")
+def _thin(grams: float) -> StarterLine:
+    return StarterLine("cocoa-butter", grams, "temper", "the dial sets it: flow")
 
 
 CHOCOLATE_WORK = Family(
@@ -44,8 +53,8 @@ CHOCOLATE_WORK = Family(
             band="models",
             aim=40,
             parts=(
-                Part("dark", 300, "melt", "body", slot="with"),
-                Part("glucose", 120, "fold", "the dial sets it: pliable"),
+                StarterLine("dark", 300, "melt", "body", slot="with"),
+                StarterLine("glucose", 120, "fold", "the dial sets it: pliable"),
             ),
             steps=(
                 step("melt", "Chocolate melted, cooled.", 38),

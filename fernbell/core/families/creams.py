@@ -1,26 +1,35 @@
 """Creams: whipped, lightened with custard, and buttercreams of three schools."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import BLOOM, BURNS, COOLING, EGG, STEAM, chill, losses, step
-from fernbell.core.pantry import SWEETS, Role
+from fernbell.core.pantry import SWEETS, LineRole
 
 CHANTILLY = Dial(
     reading("fat"),
     "fat in the whole: it holds the air",
     bands(20, "does not hold", 28, "whips", 36, "holds long", 44, "butter", 55),
-    (Role.CREAM,),
+    (LineRole.CREAM,),
 )
 DIPLOMAT = Dial(
     reading("gelatin-water"),
     "gelatin of 200 bloom on the water",
     bands(0.2, "spoons", 0.6, "pipes", 1.2, "cuts", 2, "rubber", 3),
-    (Role.GELATIN,),
+    (LineRole.GELATIN,),
 )
 BUTTERCREAM = Dial(
     reading("fat"),
     "fat in the whole",
     bands(18, "loose", 28, "spreads", 40, "pipes sharp", 52, "greasy", 70),
-    (Role.BUTTER,),
+    (LineRole.BUTTER,),
 )
 PLAIN = Dial(
     reading("sweetness"),
@@ -29,7 +38,7 @@ PLAIN = Dial(
     SWEETS,
 )
 SWEET = window(5, 26, "Below it tastes flat, above it cloys.")
-_BUTTER = Part("butter", 250, "butter", "the dial sets it; soft", overrun_percent=25)
+_BUTTER = StarterLine("butter", 250, "butter", "the dial sets it; soft", overrun_percent=25)
 _BEAT = step("butter", "Soft butter in below 30 °C, spoon by spoon; whip on.", 27, tool="whisk")
 _FAT = window(24, 56, "Below it does not hold, above it is greasy.")
 
@@ -45,9 +54,9 @@ CREAMS = Family(
             band="whips",
             aim=33,
             parts=(
-                Part("cream", 400, "whip", "air; 2-6 °C", slot="on", overrun_percent=100),
-                Part("mascarpone", 40, "whip", "the longer hold", optional=True),
-                Part("icing-sugar", 40, "whip", "sweetness"),
+                StarterLine("cream", 400, "whip", "air; 2-6 °C", slot="on", overrun_percent=100),
+                StarterLine("mascarpone", 40, "whip", "the longer hold", optional=True),
+                StarterLine("icing-sugar", 40, "whip", "sweetness"),
             ),
             steps=(
                 step("whip", "Chilled bowl, cream at 2-6 °C, to soft peak.", 4, sign="soft peak"),
@@ -62,13 +71,13 @@ CREAMS = Family(
             band="pipes",
             aim=0.9,
             parts=(
-                Part("milk", 250, "boil", "the liquid", slot="on"),
-                Part("yolk", 45, "mix", "body"),
-                Part("sugar", 60, "mix", "sweetness"),
-                Part("starch", 22, "mix", "thickens"),
-                Part("gelatin", 4, "bloom", "the dial sets it", slot="set"),
-                Part("water", 22, "bloom", "blooms the gelatin"),
-                Part("cream", 200, "fold", "air", slot="cream", overrun_percent=90),
+                StarterLine("milk", 250, "boil", "the liquid", slot="on"),
+                StarterLine("yolk", 45, "mix", "body"),
+                StarterLine("sugar", 60, "mix", "sweetness"),
+                StarterLine("starch", 22, "mix", "thickens"),
+                StarterLine("gelatin", 4, "bloom", "the dial sets it", slot="set"),
+                StarterLine("water", 22, "bloom", "blooms the gelatin"),
+                StarterLine("cream", 200, "fold", "air", slot="cream", overrun_percent=90),
             ),
             steps=(
                 BLOOM,
@@ -91,9 +100,9 @@ CREAMS = Family(
             band="pipes sharp",
             aim=43,
             parts=(
-                Part("white", 100, "whip", "air", overrun_percent=400),
-                Part("sugar", 170, "syrup", "cooks the whites"),
-                Part("water", 55, "syrup", "dissolves the sugar"),
+                StarterLine("white", 100, "whip", "air", overrun_percent=400),
+                StarterLine("sugar", 170, "syrup", "cooks the whites"),
+                StarterLine("water", 55, "syrup", "dissolves the sugar"),
                 _BUTTER,
             ),
             steps=(
@@ -112,10 +121,10 @@ CREAMS = Family(
             band="spreads",
             aim=35,
             parts=(
-                Part("milk", 200, "boil", "the liquid", slot="on"),
-                Part("yolk", 50, "mix", "body"),
-                Part("sugar", 110, "mix", "sweetness"),
-                Part("starch", 18, "mix", "thickens"),
+                StarterLine("milk", 200, "boil", "the liquid", slot="on"),
+                StarterLine("yolk", 50, "mix", "body"),
+                StarterLine("sugar", 110, "mix", "sweetness"),
+                StarterLine("starch", 18, "mix", "thickens"),
                 _BUTTER,
             ),
             steps=(
@@ -134,9 +143,9 @@ CREAMS = Family(
             band="spreads",
             aim=46,
             parts=(
-                Part("butter", 250, "butter", "soft", overrun_percent=30),
-                Part("icing-sugar", 240, "butter", "the dial sets it"),
-                Part("cream", 40, "loosen", "loosens", slot="on"),
+                StarterLine("butter", 250, "butter", "soft", overrun_percent=30),
+                StarterLine("icing-sugar", 240, "butter", "the dial sets it"),
+                StarterLine("cream", 40, "loosen", "loosens", slot="on"),
             ),
             steps=(
                 step("butter", "Soft butter beaten pale; sifted sugar in three turns.", 20, 8),

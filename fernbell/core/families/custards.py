@@ -1,53 +1,62 @@
 """Custards: set by yolk, egg or starch, and by the heat they take."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import BLOOM, COOLING, EGG, STEAM, chill, losses, step
 from fernbell.core.families.mousse import GELATIN
 from fernbell.core.formulas import ratio
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
-DAIRY = (Role.MILK, Role.CREAM)
+DAIRY = (LineRole.MILK, LineRole.CREAM)
 YOLK = Dial(
-    ratio("yolk-liquid", "Yolk on milk and cream", (Role.YOLK,), DAIRY),
+    ratio("yolk-liquid", "Yolk on milk and cream", (LineRole.YOLK,), DAIRY),
     "grams of yolk on 100 g of milk and cream",
     bands(4, "thin", 12, "coats the spoon", 22, "rich", 32, "eggy", 45),
-    (Role.YOLK,),
+    (LineRole.YOLK,),
 )
 BRULEE = Dial(
-    ratio("yolk-liquid", "Yolk on milk and cream", (Role.YOLK,), DAIRY),
+    ratio("yolk-liquid", "Yolk on milk and cream", (LineRole.YOLK,), DAIRY),
     "grams of yolk on 100 g of milk and cream",
     bands(6, "does not set", 14, "wobbles", 24, "firm", 32, "eggy", 45),
-    (Role.YOLK,),
+    (LineRole.YOLK,),
 )
 EGGS = Dial(
-    ratio("egg-liquid", "Egg on milk and cream", (Role.EGG, Role.YOLK), DAIRY),
+    ratio("egg-liquid", "Egg on milk and cream", (LineRole.EGG, LineRole.YOLK), DAIRY),
     "grams of egg on 100 g of milk and cream",
     bands(12, "does not set", 26, "trembles", 38, "unmolds", 52, "rubber", 80),
-    (Role.EGG,),
+    (LineRole.EGG,),
 )
 STARCH = Dial(
-    ratio("starch-milk", "Starch on milk", (Role.STARCH, Role.FLOUR), DAIRY),
+    ratio("starch-milk", "Starch on milk", (LineRole.STARCH, LineRole.FLOUR), DAIRY),
     "grams of starch on 100 g of milk",
     bands(3, "pours", 6.5, "spoons", 8, "pipes", 10.5, "bakes", 14, "pasty", 20),
-    (Role.STARCH, Role.FLOUR),
+    (LineRole.STARCH, LineRole.FLOUR),
 )
 BUTTERED = Dial(
     reading("fat"),
     "fat in the whole, most of it butter",
     bands(8, "soft", 18, "holds", 28, "greasy", 40),
-    (Role.BUTTER,),
+    (LineRole.BUTTER,),
 )
 WINE = Dial(
-    ratio("yolk-wine", "Yolk on wine", (Role.YOLK,), (Role.ALCOHOL,)),
+    ratio("yolk-wine", "Yolk on wine", (LineRole.YOLK,), (LineRole.ALCOHOL,)),
     "grams of yolk on 100 g of wine",
     bands(25, "thin", 60, "ribbon", 110, "heavy", 180),
-    (Role.YOLK,),
+    (LineRole.YOLK,),
 )
 SWEET = window(7, 26, "Below it tastes flat, above it cloys.")
 FAT = window(3, 34, "Below it is thin, above it coats the tongue.")
 
-_MILK = Part("milk", 500, "boil", "the liquid", slot="on")
-_VANILLA = Part("vanilla", 2, "", "flavor", optional=True, strained=True)
+_MILK = StarterLine("milk", 500, "boil", "the liquid", slot="on")
+_VANILLA = StarterLine("vanilla", 2, "", "flavor", optional=True, strained=True)
 _BOIL = step("boil", "Bring milk to the boil with half the sugar and the vanilla.", 100)
 _COOK = step(
     "cook",
@@ -60,9 +69,9 @@ _COOK = step(
 _PASTRY = (
     _MILK,
     _VANILLA,
-    Part("yolk", 90, "mix", "body"),
-    Part("sugar", 110, "mix", "sweetness"),
-    Part("starch", 45, "mix", "the dial sets it: it thickens at the boil"),
+    StarterLine("yolk", 90, "mix", "body"),
+    StarterLine("sugar", 110, "mix", "sweetness"),
+    StarterLine("starch", 45, "mix", "the dial sets it: it thickens at the boil"),
 )
 _PASTRY_STEPS = (
     _BOIL,
@@ -86,8 +95,8 @@ CUSTARDS = Family(
             parts=(
                 _MILK,
                 _VANILLA,
-                Part("yolk", 90, "cook", "the dial sets it"),
-                Part("sugar", 90, "cook"),
+                StarterLine("yolk", 90, "cook", "the dial sets it"),
+                StarterLine("sugar", 90, "cook"),
             ),
             steps=(
                 _BOIL,
@@ -103,7 +112,10 @@ CUSTARDS = Family(
             dial=STARCH,
             band="pipes",
             aim=9,
-            parts=(*_PASTRY, Part("butter", 40, "butter", "shine and a short melt", optional=True)),
+            parts=(
+                *_PASTRY,
+                StarterLine("butter", 40, "butter", "shine and a short melt", optional=True),
+            ),
             steps=(*_PASTRY_STEPS, step("butter", "Butter in at 60 °C.", 60), _COOL),
             losses=losses(5, 4),
             windows={"sweetness": SWEET, "fat": FAT},
@@ -114,7 +126,10 @@ CUSTARDS = Family(
             dial=BUTTERED,
             band="holds",
             aim=24,
-            parts=(*_PASTRY, Part("butter", 220, "whip", "the dial sets it", overrun_percent=20)),
+            parts=(
+                *_PASTRY,
+                StarterLine("butter", 220, "whip", "the dial sets it", overrun_percent=20),
+            ),
             steps=(
                 *_PASTRY_STEPS,
                 _COOL,
@@ -136,13 +151,13 @@ CUSTARDS = Family(
             band="slices",
             aim=1.0,
             parts=(
-                Part("milk", 250, "boil", "the liquid", slot="on"),
+                StarterLine("milk", 250, "boil", "the liquid", slot="on"),
                 _VANILLA,
-                Part("yolk", 70, "cook", "body"),
-                Part("sugar", 75, "cook", "sweetness"),
-                Part("gelatin", 9, "bloom", "the dial sets it", slot="set"),
-                Part("water", 50, "bloom", "blooms the gelatin"),
-                Part("cream", 250, "fold", "air", slot="cream", overrun_percent=90),
+                StarterLine("yolk", 70, "cook", "body"),
+                StarterLine("sugar", 75, "cook", "sweetness"),
+                StarterLine("gelatin", 9, "bloom", "the dial sets it", slot="set"),
+                StarterLine("water", 50, "bloom", "blooms the gelatin"),
+                StarterLine("cream", 250, "fold", "air", slot="cream", overrun_percent=90),
             ),
             steps=(
                 BLOOM,
@@ -163,11 +178,11 @@ CUSTARDS = Family(
             band="wobbles",
             aim=19,
             parts=(
-                Part("cream", 400, "warm", "the liquid", slot="on"),
-                Part("milk", 100, "warm", "lightens it"),
+                StarterLine("cream", 400, "warm", "the liquid", slot="on"),
+                StarterLine("milk", 100, "warm", "lightens it"),
                 _VANILLA,
-                Part("yolk", 95, "mix", "the dial sets it"),
-                Part("sugar", 75, "mix", "sweetness"),
+                StarterLine("yolk", 95, "mix", "the dial sets it"),
+                StarterLine("sugar", 75, "mix", "sweetness"),
             ),
             steps=(
                 step("warm", "Warm cream and milk with vanilla.", 60),
@@ -190,11 +205,11 @@ CUSTARDS = Family(
             band="unmolds",
             aim=43,
             parts=(
-                Part("milk", 400, "warm", "the liquid", slot="on"),
-                Part("cream", 100, "warm", "roundness"),
+                StarterLine("milk", 400, "warm", "the liquid", slot="on"),
+                StarterLine("cream", 100, "warm", "roundness"),
                 _VANILLA,
-                Part("egg", 200, "mix", "the dial sets it"),
-                Part("sugar", 100, "mix", "sweetness"),
+                StarterLine("egg", 200, "mix", "the dial sets it"),
+                StarterLine("sugar", 100, "mix", "sweetness"),
             ),
             steps=(
                 step("warm", "Warm milk, cream, vanilla.", 60),
@@ -217,9 +232,9 @@ CUSTARDS = Family(
             band="ribbon",
             aim=80,
             parts=(
-                Part("wine", 150, "whisk", "flavor and the liquid", slot="on"),
-                Part("yolk", 120, "whisk", "the dial sets it", overrun_percent=200),
-                Part("sugar", 80, "whisk", "sweetness"),
+                StarterLine("wine", 150, "whisk", "flavor and the liquid", slot="on"),
+                StarterLine("yolk", 120, "whisk", "the dial sets it", overrun_percent=200),
+                StarterLine("sugar", 80, "whisk", "sweetness"),
             ),
             steps=(
                 step(

@@ -132,4 +132,4 @@ def _end(off: Callable[[float], float], side: int) -> float:
 def _sized(lines: Lines, finished_g: float) -> Formula:
     """The formula scaled so that so much arrives."""
     factor = finished_g / lines.mix().finished_g
-    return lines.weighed(one.mass_g * factor for one in lines.formula.lines)
+    return lines.weighed(line.mass_g * factor for line in lines.formula.lines)

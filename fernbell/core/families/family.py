@@ -15,7 +15,7 @@ from fernbell.core.formulas import (
     Until,
     Window,
 )
-from fernbell.core.pantry import LIQUIDS, Role
+from fernbell.core.pantry import LIQUIDS, LineRole
 from fernbell.core.working import COMMON_PRACTICE
 
 
@@ -30,7 +30,7 @@ class DialBand:
 
 _STEPS = 250
 
-Lever = tuple[Role, ...] | Until
+Lever = tuple[LineRole, ...] | Until
 """What a dial turns: the lines of some roles, or how far it is cooked."""
 
 
@@ -69,18 +69,18 @@ class Dial:
 
     def band_at(self, value: float) -> DialBand | None:
         """The band a value [its unit] lies in; None off the dial."""
-        return next((one for one in self.bands if one.least <= value <= one.most), None)
+        return next((band for band in self.bands if band.least <= value <= band.most), None)
 
     def band(self, name: str) -> DialBand:
         """The band of that name."""
-        for one in self.bands:
-            if one.name == name:
-                return one
-        raise UnknownKey("band", name, f"one of {', '.join(one.name for one in self.bands)}")
+        for band in self.bands:
+            if band.name == name:
+                return band
+        raise UnknownKey("band", name, f"one of {', '.join(band.name for band in self.bands)}")
 
 
 @dataclass(frozen=True, slots=True)
-class Part:
+class StarterLine:
     """One line of a starter: so much of a stuff (see `STUFFS`) for its size, and why.
 
     `slot` names it as a choice of the sentence ('with', 'on'); what is `optional` may be left out.
@@ -104,7 +104,7 @@ class Way:
 
     name: str
     steps: tuple[Step, ...]
-    parts: tuple[Part, ...] = ()
+    parts: tuple[StarterLine, ...] = ()
 
 
 class Tool(StrEnum):
@@ -129,7 +129,7 @@ class Job:
     dial: Dial
     band: str
     aim: float
-    parts: tuple[Part, ...]
+    parts: tuple[StarterLine, ...]
     steps: tuple[Step, ...]
     losses: Losses = USUAL_LOSSES
     windows: Mapping[str, Window] = field(default_factory=dict)
@@ -145,7 +145,7 @@ class Job:
         if not band.least <= self.aim <= band.most:
             raise CoreError("aim", f"{self.aim:g}", f"in the band it is for, {band.name}")
 
-    def made(self, way: str) -> tuple[tuple[Part, ...], tuple[Step, ...]]:
+    def made(self, way: str) -> tuple[tuple[StarterLine, ...], tuple[Step, ...]]:
         """Parts and steps by the way of that name; by the usual one where none is said."""
         if not self.ways and not way:
             return self.parts, self.steps
@@ -153,8 +153,8 @@ class Job:
         if own is None:
             allowed = ", ".join(one.name for one in self.ways) or "nothing: there is one way"
             raise UnknownKey("way", way, f"one of {allowed}")
-        other = {one.stage: one for one in own.steps}
-        return (*self.parts, *own.parts), tuple(other.get(one.stage, one) for one in self.steps)
+        other = {step.stage: step for step in own.steps}
+        return (*self.parts, *own.parts), tuple(other.get(step.stage, step) for step in self.steps)
 
 
 @dataclass(frozen=True, slots=True)
@@ -180,9 +180,9 @@ class Family:
 
     def job(self, key: str) -> Job:
         """The job of that key."""
-        for one in self.jobs:
-            if one.key == key:
-                return one
+        for job in self.jobs:
+            if job.key == key:
+                return job
         raise UnknownKey(
             "job", f"{self.key}.{key}", f"one of {', '.join(j.key for j in self.jobs)}"
         )
@@ -213,8 +213,8 @@ def bands(*edges: float | str) -> tuple[DialBand, ...]:
     Source:
         definition.
     """
-    ends = [float(one) for one in edges[::2]]
-    names = [str(one) for one in edges[1::2]]
+    ends = [float(edge) for edge in edges[::2]]
+    names = [str(edge) for edge in edges[1::2]]
     return tuple(
         DialBand(name, low, high) for name, low, high in zip(names, ends, ends[1:], strict=False)
     )

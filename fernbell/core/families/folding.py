@@ -14,7 +14,7 @@ from fernbell.core.heat import (
     heat_between,
     mixed_at,
 )
-from fernbell.core.pantry import FATS, SUGARS, ChocolateKind, Role
+from fernbell.core.pantry import FATS, SUGARS, ChocolateKind, LineRole
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 CREAM_C = 4.0
@@ -84,7 +84,7 @@ def folding(lines: Lines, steps: tuple[Step, ...]) -> Working | None:
             Given("cream, for each degree", per_k[1], "kJ"),
             Given("its milk fat takes, melting", melts, "kJ"),
         ),
-        rule="what the base gives up, the cream takes",
+        law="what the base gives up, the cream takes",
         arithmetic=f"{figure_text(per_k[0])} × ({at.temperature_c:g} − {value:.1f}) = "
         f"{figure_text(given_up)} kJ; {figure_text(per_k[1])} × ({value:.1f} − {CREAM_C:g}) + "
         f"{figure_text(melts)} = {figure_text(taken + melts)} kJ",
@@ -137,11 +137,11 @@ def _fold(lines: Lines, steps: tuple[Step, ...]) -> Step | None:
     """The step at which whipped cream goes in."""
     pairs = zip(lines.formula.lines, lines.roles, strict=True)
     stages = {line.stage for line, role in pairs if _is_cream(line.overrun_percent, role)}
-    return next((one for one in steps if one.stage and one.stage in stages), None)
+    return next((step for step in steps if step.stage and step.stage in stages), None)
 
 
-def _is_cream(overrun_percent: float, role: Role) -> bool:
-    return role is Role.CREAM and overrun_percent > 0
+def _is_cream(overrun_percent: float, role: LineRole) -> bool:
+    return role is LineRole.CREAM and overrun_percent > 0
 
 
 def _part(lines: Lines, stage: str, *, cream: bool) -> Composition:
@@ -174,4 +174,4 @@ def _base(lines: Lines) -> tuple[str, tuple[float, float]] | None:
     for kind, window in FOLDS_AT.items():
         if kind in lines.chocolates:
             return f"{kind} chocolate" if kind is not ChocolateKind.COMPOUND else kind, window
-    return ("gelatin", GELATIN_FOLDS_AT) if Role.GELATIN in lines.roles else None
+    return ("gelatin", GELATIN_FOLDS_AT) if LineRole.GELATIN in lines.roles else None

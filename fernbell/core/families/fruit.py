@@ -1,9 +1,18 @@
 """Fruit: by final Brix, or set with pectin."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import BURNS, by_brix, chill, freeze, losses, step
 from fernbell.core.formulas import Figure, Until
-from fernbell.core.pantry import SWEETS, Role
+from fernbell.core.pantry import SWEETS, LineRole
 from fernbell.core.working import COMMON_PRACTICE
 
 JAM = Dial(
@@ -23,7 +32,7 @@ PECTIN = Dial(
         "pectin-powder",
         "Pectin powder",
         "%",
-        lambda mix: mix.of((Role.GUM,)),
+        lambda mix: mix.of((LineRole.GUM,)),
         lambda mix: mix.own.mass_g,
         "pectin powder, as weighed",
         "the whole",
@@ -32,10 +41,10 @@ PECTIN = Dial(
     ),
     "pectin powder on the whole",
     bands(0.4, "soft", 0.8, "cuts", 1.7, "rubber", 3),
-    (Role.GUM,),
+    (LineRole.GUM,),
 )
 SWEET = window(8, 48, "Below it is sharp, above it is only sugar.")
-_PUREE = Part("puree", 300, "boil", "fruit", slot="with")
+_PUREE = StarterLine("puree", 300, "boil", "fruit", slot="with")
 _PECTIN = "Pectin mixed with ten times its sugar, rained in; boil a full minute."
 
 FRUIT = Family(
@@ -51,9 +60,9 @@ FRUIT = Family(
             aim=52,
             parts=(
                 _PUREE,
-                Part("sugar", 200, "boil", "keeps; fruit to sugar about 1.5"),
-                Part("pectin-nh", 5, "boil", "body", optional=True),
-                Part("lemon", 15, "acid", "freshness; wakes the pectin"),
+                StarterLine("sugar", 200, "boil", "keeps; fruit to sugar about 1.5"),
+                StarterLine("pectin-nh", 5, "boil", "body", optional=True),
+                StarterLine("lemon", 15, "acid", "freshness; wakes the pectin"),
             ),
             steps=(
                 step("boil", "Boil to the sign, stirring.", 104, caution=BURNS),
@@ -69,7 +78,11 @@ FRUIT = Family(
             dial=COULIS,
             band="sauce",
             aim=25,
-            parts=(_PUREE, Part("sugar", 50, "boil", "the dial sets it"), Part("lemon", 8, "acid")),
+            parts=(
+                _PUREE,
+                StarterLine("sugar", 50, "boil", "the dial sets it"),
+                StarterLine("lemon", 8, "acid"),
+            ),
             steps=(
                 step("boil", "Warm to dissolve, strain.", 70),
                 step("acid", "Lemon in, chill.", 4, wait=chill(30, 2880)),
@@ -85,9 +98,9 @@ FRUIT = Family(
             aim=1.2,
             parts=(
                 _PUREE,
-                Part("sugar", 75, "boil", "sweetness; softer when frozen"),
-                Part("pectin-nh", 5.5, "boil", "the dial sets it: melts and sets again"),
-                Part("lemon", 12, "acid", "pectin NH needs acid"),
+                StarterLine("sugar", 75, "boil", "sweetness; softer when frozen"),
+                StarterLine("pectin-nh", 5.5, "boil", "the dial sets it: melts and sets again"),
+                StarterLine("lemon", 12, "acid", "pectin NH needs acid"),
             ),
             steps=(
                 step("boil", _PECTIN, 103, 1, caution=BURNS),

@@ -5,7 +5,7 @@ from fernbell.core.families.family import (
     Failure,
     Family,
     Job,
-    Part,
+    StarterLine,
     Tool,
     bands,
     reading,
@@ -60,17 +60,17 @@ _POUR = step(
 _MELT = step("melt", "Chop, or melt the chocolate half.", 42)
 _BUTTER = step("butter", "Butter in below 40 °C; blend without air.", 38, tool="hand blender")
 
-_CHOCOLATE = Part("dark", 250, "melt", "it firms and flavors", slot="with")
-_INVERT = Part("invert", 30, "pour", "keeps it supple and moist", optional=True)
-_GLUCOSE = Part("glucose", 25, "pour", "gloss and body", optional=True)
-_BUTTERY = Part("butter", 30, "butter", "body and a short melt", optional=True)
+_CHOCOLATE = StarterLine("dark", 250, "melt", "it firms and flavors", slot="with")
+_INVERT = StarterLine("invert", 30, "pour", "keeps it supple and moist", optional=True)
+_GLUCOSE = StarterLine("glucose", 25, "pour", "gloss and body", optional=True)
+_BUTTERY = StarterLine("butter", 30, "butter", "body and a short melt", optional=True)
 
 
 _TOOLS = (Tool.OTHER_CHOCOLATES, Tool.HOLDS_AT)
 
 
-def _cream(grams: float) -> Part:
-    return Part("cream", grams, "pour", "the dial sets it: its water softens", slot="on")
+def _cream(grams: float) -> StarterLine:
+    return StarterLine("cream", grams, "pour", "the dial sets it: its water softens", slot="on")
 
 
 def _job(
@@ -78,7 +78,7 @@ def _job(
     name: str,
     band: str,
     aim: float,
-    parts: tuple[Part, ...],
+    parts: tuple[StarterLine, ...],
     last: Step,
     *,
     notes: tuple[str, ...] = (),
@@ -188,7 +188,7 @@ GANACHE = Family(
                 _CHOCOLATE,
                 _cream(120),
                 _GLUCOSE,
-                Part(
+                StarterLine(
                     stuff="cream",
                     mass_g=320,
                     stage="cold",
@@ -216,7 +216,7 @@ GANACHE = Family(
             parts=(
                 _CHOCOLATE,
                 _cream(150),
-                Part("egg", 60, "egg", "sets it in the oven"),
+                StarterLine("egg", 60, "egg", "sets it in the oven"),
                 _BUTTERY,
             ),
             steps=(

@@ -1,21 +1,30 @@
 """Glazes, coats and sprays: what runs, sets and shines."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import BLOOM, BURNS, by_brix, chill, losses, rest, step
 from fernbell.core.formulas import Until, ratio
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
 MIRROR = Dial(
     reading("gelatin-water"),
     "gelatin of 200 bloom on the water",
     bands(1, "slides off", 2.6, "coats", 5.2, "sets early", 8),
-    (Role.GELATIN,),
+    (LineRole.GELATIN,),
 )
 DARK = Dial(
     reading("solids"),
     "what is not water",
     bands(45, "runs", 56, "coats", 70, "drags", 80),
-    (Role.WATER, Role.CREAM, Role.MILK),
+    (LineRole.WATER, LineRole.CREAM, LineRole.MILK),
 )
 NEUTRAL = Dial(
     reading("brix"),
@@ -27,18 +36,18 @@ SPRAY = Dial(
     reading("fat"),
     "fat in the whole: how fine it sprays",
     bands(38, "clogs", 50, "sprays", 64, "runs", 80),
-    (Role.COCOA_BUTTER,),
+    (LineRole.COCOA_BUTTER,),
 )
 ICING = Dial(
     ratio(
         "liquid-sugar",
         "Liquid on the sugar",
-        (Role.WATER, Role.FRUIT, Role.WHITE, Role.MILK),
-        (Role.SUGAR,),
+        (LineRole.WATER, LineRole.FRUIT, LineRole.WHITE, LineRole.MILK),
+        (LineRole.SUGAR,),
     ),
     "grams of liquid on 100 g of icing sugar",
     bands(8, "pipes", 15, "flows", 22, "glazes", 32, "runs off", 45),
-    (Role.WATER, Role.FRUIT, Role.WHITE, Role.MILK),
+    (LineRole.WATER, LineRole.FRUIT, LineRole.WHITE, LineRole.MILK),
 )
 SOLIDS = window(52, 78, "Below it runs off and freezes hard, above it drags and stays thick.")
 
@@ -55,8 +64,8 @@ _POUR = (
     "save what runs off."
 )
 _GELATIN = (
-    Part("gelatin", 12, "bloom", "the dial sets it: it holds on the wall", slot="set"),
-    Part("water", 66, "bloom", "blooms the gelatin"),
+    StarterLine("gelatin", 12, "bloom", "the dial sets it: it holds on the wall", slot="set"),
+    StarterLine("water", 66, "bloom", "blooms the gelatin"),
 )
 
 GLAZES = Family(
@@ -71,12 +80,12 @@ GLAZES = Family(
             band="coats",
             aim=3.6,
             parts=(
-                Part("water", 75, "syrup", "dissolves the sugar"),
-                Part("sugar", 150, "syrup", "gloss"),
-                Part("glucose", 150, "syrup", "gloss and flow"),
-                Part("condensed", 100, "blend", "covers"),
+                StarterLine("water", 75, "syrup", "dissolves the sugar"),
+                StarterLine("sugar", 150, "syrup", "gloss"),
+                StarterLine("glucose", 150, "syrup", "gloss and flow"),
+                StarterLine("condensed", 100, "blend", "covers"),
                 *_GELATIN,
-                Part("milk-chocolate", 150, "blend", "color and covering", slot="with"),
+                StarterLine("milk-chocolate", 150, "blend", "color and covering", slot="with"),
             ),
             steps=(BLOOM, _SYRUP, _BLEND, step("pour", _POUR.format("35"), 35)),
             losses=losses(1, 4),
@@ -90,13 +99,13 @@ GLAZES = Family(
             band="coats",
             aim=63,
             parts=(
-                Part("water", 110, "syrup", "dissolves the sugar"),
-                Part("sugar", 180, "syrup", "gloss"),
-                Part("glucose", 40, "syrup", "flow"),
-                Part("cream", 130, "syrup", "covers", slot="on"),
-                Part("cocoa", 60, "syrup", "color", slot="with"),
-                Part("gelatin", 9, "bloom", "holds on the wall", slot="set"),
-                Part("water", 50, "bloom", "blooms the gelatin"),
+                StarterLine("water", 110, "syrup", "dissolves the sugar"),
+                StarterLine("sugar", 180, "syrup", "gloss"),
+                StarterLine("glucose", 40, "syrup", "flow"),
+                StarterLine("cream", 130, "syrup", "covers", slot="on"),
+                StarterLine("cocoa", 60, "syrup", "color", slot="with"),
+                StarterLine("gelatin", 9, "bloom", "holds on the wall", slot="set"),
+                StarterLine("water", 50, "bloom", "blooms the gelatin"),
             ),
             steps=(
                 BLOOM,
@@ -118,11 +127,11 @@ GLAZES = Family(
             band="brushes",
             aim=63,
             parts=(
-                Part("water", 250, "boil", "the liquid"),
-                Part("sugar", 260, "boil", "sweetness; pectin NH needs it"),
-                Part("glucose", 60, "boil", "shine"),
-                Part("pectin-nh", 7, "boil", "sets, and melts again"),
-                Part("lemon", 20, "acid", "pectin NH needs acid"),
+                StarterLine("water", 250, "boil", "the liquid"),
+                StarterLine("sugar", 260, "boil", "sweetness; pectin NH needs it"),
+                StarterLine("glucose", 60, "boil", "shine"),
+                StarterLine("pectin-nh", 7, "boil", "sets, and melts again"),
+                StarterLine("lemon", 20, "acid", "pectin NH needs acid"),
             ),
             steps=(
                 step("boil", "Pectin mixed with the sugar, rained in; boil to the sign.", 103),
@@ -139,8 +148,8 @@ GLAZES = Family(
             band="sprays",
             aim=57,
             parts=(
-                Part("dark", 350, "melt", "color", slot="with"),
-                Part("cocoa-butter", 150, "melt", "the dial sets it: 70 to 30"),
+                StarterLine("dark", 350, "melt", "color", slot="with"),
+                StarterLine("cocoa-butter", 150, "melt", "the dial sets it: 70 to 30"),
             ),
             steps=(
                 step("melt", "Melt, strain.", 45),
@@ -158,8 +167,8 @@ GLAZES = Family(
             band="flows",
             aim=18,
             parts=(
-                Part("icing-sugar", 250, "stir", "body"),
-                Part("lemon", 45, "stir", "the dial sets it", slot="on"),
+                StarterLine("icing-sugar", 250, "stir", "body"),
+                StarterLine("lemon", 45, "stir", "the dial sets it", slot="on"),
             ),
             steps=(step("stir", "Sift, stir until it shines; use at once.", 30, wait=rest(1, 30)),),
             losses=losses(0, 3),

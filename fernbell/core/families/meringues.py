@@ -1,27 +1,27 @@
 """Meringues: sugar for each part of white sets how firm and how dry."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, window
+from fernbell.core.families.family import Dial, Failure, Family, Job, StarterLine, bands, window
 from fernbell.core.families.making import BURNS, EGG, STEAM, losses, rest, step
 from fernbell.core.formulas import ratio
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
 DIAL = Dial(
     ratio(
         "sugar-white",
         "Sugar for each part of white",
-        (Role.SUGAR,),
-        (Role.WHITE,),
+        (LineRole.SUGAR,),
+        (LineRole.WHITE,),
         percent=False,
     ),
     "grams of sugar for each gram of white",
     bands(0.5, "soft", 1.2, "topping", 1.7, "pipes and dries", 2.3, "heavy", 3),
-    (Role.SUGAR,),
+    (LineRole.SUGAR,),
 )
 _SUGARS = {"sugars": window(40, 74, "Below it weeps and falls, above it stays grainy.")}
 _DRIED = {"sugars": window(76, 98, "Below it is not dry.")}
-_WHITE = Part("white", 100, "whip", "air", overrun_percent=500)
-_SUGAR = Part("sugar", 190, "whip", "the dial sets it")
-_ACID = Part("tartar", 0.5, "whip", "steadies the foam", optional=True)
+_WHITE = StarterLine("white", 100, "whip", "air", overrun_percent=500)
+_SUGAR = StarterLine("sugar", 190, "whip", "the dial sets it")
+_ACID = StarterLine("tartar", 0.5, "whip", "steadies the foam", optional=True)
 _DRY = step(
     "dry", "In a falling oven, overnight; keep dry.", 90, 120, tool="oven", sign="lifts off"
 )
@@ -75,8 +75,8 @@ MERINGUES = Family(
             aim=1.9,
             parts=(
                 _WHITE,
-                Part("sugar", 190, "syrup", "the dial sets it; cooks the whites"),
-                Part("water", 60, "syrup", "dissolves the sugar"),
+                StarterLine("sugar", 190, "syrup", "the dial sets it; cooks the whites"),
+                StarterLine("water", 60, "syrup", "dissolves the sugar"),
             ),
             steps=(
                 step("whip", "Whites to soft peaks.", 20),
@@ -92,7 +92,11 @@ MERINGUES = Family(
             dial=DIAL,
             band="pipes and dries",
             aim=1.75,
-            parts=(_WHITE, _SUGAR, Part("starch", 8, "fold", "keeps them dry", optional=True)),
+            parts=(
+                _WHITE,
+                _SUGAR,
+                StarterLine("starch", 8, "fold", "keeps them dry", optional=True),
+            ),
             steps=(
                 step("whip", "Grease-free bowl; sugar a spoon at a time.", 20, 8, sign="no grit"),
                 step("fold", "Starch folded in; spread 2 mm.", 20),

@@ -1,43 +1,52 @@
 """Mousse: a base, what sets it, and air folded in."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import BLOOM, BURNS, COOLING, EGG, chill, freeze, losses, step
 from fernbell.core.formulas import HOLD_SOURCE, Step
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
 _BANDS = bands(0.1, "flows", 0.35, "spoons", 0.7, "slices", 1.35, "firm", 1.9, "rubber", 3)
 GELATIN = Dial(
     reading("hold"),
     "gelatin on the water and cocoa on the whole, as much as holds a clean slice is 1",
     _BANDS,
-    (Role.GELATIN,),
+    (LineRole.GELATIN,),
     HOLD_SOURCE,
 )
 COCOA = Dial(
     reading("hold"),
     "gelatin on the water and cocoa on the whole, as much as holds a clean slice is 1",
     _BANDS,
-    (Role.CHOCOLATE, Role.COCOA_BUTTER),
+    (LineRole.CHOCOLATE, LineRole.COCOA_BUTTER),
     HOLD_SOURCE,
 )
 FROZEN = Dial(
     reading("fat"),
     "fat in the whole: it and sugar keep it soft when frozen",
     bands(8, "icy", 14, "cuts", 24, "rich", 34, "waxy", 45),
-    (Role.CREAM,),
+    (LineRole.CREAM,),
 )
 RICH = window(8, 32, "Below it is icy and thin, above it is heavy and splits when folded.")
 SWEET = window(8, 26, "Below it tastes flat, above it cloys.")
 _WINDOWS = {"fat": RICH, "sweetness": SWEET}
 _CHOCOLATE_FAT = window(14, 38, "Below it is thin, above it is heavy and splits when folded.")
 
-_CREAM = Part("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90)
-_GELATIN = Part("gelatin", 8, "bloom", "the dial sets it", slot="set")
-_WATER = Part("water", 44, "bloom", "blooms the gelatin")
+_CREAM = StarterLine("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90)
+_GELATIN = StarterLine("gelatin", 8, "bloom", "the dial sets it", slot="set")
+_WATER = StarterLine("water", 44, "bloom", "blooms the gelatin")
 _ANGLAISE = (
-    Part("milk", 200, "anglaise", "the liquid", slot="on"),
-    Part("yolk", 60, "anglaise", "body"),
-    Part("sugar", 60, "anglaise", "sweetness"),
+    StarterLine("milk", 200, "anglaise", "the liquid", slot="on"),
+    StarterLine("yolk", 60, "anglaise", "body"),
+    StarterLine("sugar", 60, "anglaise", "sweetness"),
 )
 _COOK = step(
     "anglaise",
@@ -93,11 +102,15 @@ MOUSSE = Family(
             band="slices",
             aim=1.05,
             parts=(
-                Part("milk", 110, "anglaise", "the liquid", slot="on"),
-                Part("yolk", 45, "anglaise", "body"),
-                Part("sugar", 20, "anglaise", "sweetness"),
-                Part("dark", 200, "melt", "the dial sets it: it sets as it cools", slot="with"),
-                Part("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90),
+                StarterLine("milk", 110, "anglaise", "the liquid", slot="on"),
+                StarterLine("yolk", 45, "anglaise", "body"),
+                StarterLine("sugar", 20, "anglaise", "sweetness"),
+                StarterLine(
+                    "dark", 200, "melt", "the dial sets it: it sets as it cools", slot="with"
+                ),
+                StarterLine(
+                    "cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90
+                ),
             ),
             steps=(_MELT, _COOK, *_fold(38, "Chocolate custard")),
             losses=losses(2, 3),
@@ -110,12 +123,16 @@ MOUSSE = Family(
             band="slices",
             aim=1.1,
             parts=(
-                Part("milk", 110, "anglaise", "the liquid", slot="on"),
-                Part("yolk", 35, "anglaise", "body"),
-                Part("gelatin", 5, "bloom", "the dial sets it: their butter sets less", slot="set"),
-                Part("water", 27, "bloom", "blooms the gelatin"),
-                Part("white-chocolate", 200, "melt", "flavor and set", slot="with"),
-                Part("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90),
+                StarterLine("milk", 110, "anglaise", "the liquid", slot="on"),
+                StarterLine("yolk", 35, "anglaise", "body"),
+                StarterLine(
+                    "gelatin", 5, "bloom", "the dial sets it: their butter sets less", slot="set"
+                ),
+                StarterLine("water", 27, "bloom", "blooms the gelatin"),
+                StarterLine("white-chocolate", 200, "melt", "flavor and set", slot="with"),
+                StarterLine(
+                    "cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90
+                ),
             ),
             steps=(BLOOM, _MELT, _COOK, *_fold(32, "Chocolate custard")),
             losses=losses(2, 3),
@@ -132,11 +149,13 @@ MOUSSE = Family(
             band="slices",
             aim=1.05,
             parts=(
-                Part("sugar", 55, "syrup", "cooks the yolks"),
-                Part("water", 20, "syrup", "dissolves the sugar"),
-                Part("yolk", 75, "foam", "foam", overrun_percent=120),
-                Part("dark", 210, "melt", "the dial sets it", slot="with"),
-                Part("cream", 330, "fold", "air; soft peak", slot="cream", overrun_percent=90),
+                StarterLine("sugar", 55, "syrup", "cooks the yolks"),
+                StarterLine("water", 20, "syrup", "dissolves the sugar"),
+                StarterLine("yolk", 75, "foam", "foam", overrun_percent=120),
+                StarterLine("dark", 210, "melt", "the dial sets it", slot="with"),
+                StarterLine(
+                    "cream", 330, "fold", "air; soft peak", slot="cream", overrun_percent=90
+                ),
             ),
             steps=(
                 _MELT,
@@ -159,12 +178,12 @@ MOUSSE = Family(
             band="slices",
             aim=1.1,
             parts=(
-                Part("dark", 200, "melt", "the dial sets it", slot="with"),
-                Part("butter", 50, "melt", "melts on the tongue"),
-                Part("yolk", 60, "yolks", "binds; over steam"),
-                Part("sugar", 50, "whites", "holds the foam"),
-                Part("white", 150, "whites", "air", overrun_percent=350),
-                Part("cream", 120, "fold", "roundness", slot="cream", overrun_percent=80),
+                StarterLine("dark", 200, "melt", "the dial sets it", slot="with"),
+                StarterLine("butter", 50, "melt", "melts on the tongue"),
+                StarterLine("yolk", 60, "yolks", "binds; over steam"),
+                StarterLine("sugar", 50, "whites", "holds the foam"),
+                StarterLine("white", 150, "whites", "air", overrun_percent=350),
+                StarterLine("cream", 120, "fold", "roundness", slot="cream", overrun_percent=80),
             ),
             steps=(
                 step("melt", "Melt chocolate and butter.", 45),
@@ -191,11 +210,13 @@ MOUSSE = Family(
             band="slices",
             aim=1.0,
             parts=(
-                Part("puree", 300, "fruit", "flavor and water", slot="with"),
-                Part("sugar", 60, "fruit", "sweetness"),
+                StarterLine("puree", 300, "fruit", "flavor and water", slot="with"),
+                StarterLine("sugar", 60, "fruit", "sweetness"),
                 _GELATIN,
                 _WATER,
-                Part("cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90),
+                StarterLine(
+                    "cream", 300, "fold", "air; soft peak", slot="cream", overrun_percent=90
+                ),
             ),
             steps=(
                 BLOOM,
@@ -217,9 +238,9 @@ MOUSSE = Family(
             band="slices",
             aim=0.95,
             parts=(
-                Part("dark", 200, "melt", "the dial sets it", slot="with"),
-                Part("cream", 150, "pour", "makes the ganache", slot="on"),
-                Part("cream", 300, "fold", "air; soft peak", overrun_percent=90),
+                StarterLine("dark", 200, "melt", "the dial sets it", slot="with"),
+                StarterLine("cream", 150, "pour", "makes the ganache", slot="on"),
+                StarterLine("cream", 300, "fold", "air; soft peak", overrun_percent=90),
             ),
             steps=(
                 _MELT,
@@ -239,13 +260,15 @@ MOUSSE = Family(
             band="slices",
             aim=1.0,
             parts=(
-                Part("puree", 300, "fruit", "flavor and water", slot="with"),
+                StarterLine("puree", 300, "fruit", "flavor and water", slot="with"),
                 _GELATIN,
                 _WATER,
-                Part("sugar", 100, "syrup", "cooks the whites"),
-                Part("water", 30, "syrup", "dissolves the sugar"),
-                Part("white", 60, "whip", "air", overrun_percent=450),
-                Part("cream", 200, "fold", "air; soft peak", slot="cream", overrun_percent=90),
+                StarterLine("sugar", 100, "syrup", "cooks the whites"),
+                StarterLine("water", 30, "syrup", "dissolves the sugar"),
+                StarterLine("white", 60, "whip", "air", overrun_percent=450),
+                StarterLine(
+                    "cream", 200, "fold", "air; soft peak", slot="cream", overrun_percent=90
+                ),
             ),
             steps=(
                 BLOOM,
@@ -272,11 +295,11 @@ MOUSSE = Family(
             band="spoons",
             aim=0.6,
             parts=(
-                Part("puree", 300, "warm", "flavor", slot="with"),
-                Part("sugar", 40, "warm", "sweetness"),
-                Part("gelatin", 5, "bloom", "the dial sets it", slot="set"),
-                Part("water", 28, "bloom", "blooms the gelatin"),
-                Part("cream", 120, "cream", "roundness", slot="cream", overrun_percent=250),
+                StarterLine("puree", 300, "warm", "flavor", slot="with"),
+                StarterLine("sugar", 40, "warm", "sweetness"),
+                StarterLine("gelatin", 5, "bloom", "the dial sets it", slot="set"),
+                StarterLine("water", 28, "bloom", "blooms the gelatin"),
+                StarterLine("cream", 120, "cream", "roundness", slot="cream", overrun_percent=250),
             ),
             steps=(
                 BLOOM,
@@ -299,10 +322,10 @@ MOUSSE = Family(
             band="cuts",
             aim=23,
             parts=(
-                Part("sugar", 95, "syrup", "keeps it soft"),
-                Part("water", 35, "syrup", "dissolves the sugar"),
-                Part("yolk", 85, "foam", "foam", overrun_percent=150),
-                Part("cream", 320, "fold", "air and fat", slot="cream", overrun_percent=90),
+                StarterLine("sugar", 95, "syrup", "keeps it soft"),
+                StarterLine("water", 35, "syrup", "dissolves the sugar"),
+                StarterLine("yolk", 85, "foam", "foam", overrun_percent=150),
+                StarterLine("cream", 320, "fold", "air and fat", slot="cream", overrun_percent=90),
             ),
             steps=(
                 _SYRUP,

@@ -7,7 +7,7 @@ from fernbell.core.errors import CoreError
 from fernbell.core.families.dialing import turn
 from fernbell.core.families.family import Dial
 from fernbell.core.formulas import FIGURES, Book, Lines, Mix
-from fernbell.core.pantry import LIQUIDS, ChocolateKind, Ingredient, Role
+from fernbell.core.pantry import LIQUIDS, ChocolateKind, Ingredient, LineRole
 from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
 
 
@@ -43,7 +43,7 @@ def other_chocolates(
     Source:
         root of the dial's figure; mass balance.
     """
-    at = [i for i, role in enumerate(lines.roles) if role is Role.CHOCOLATE]
+    at = [i for i, role in enumerate(lines.roles) if role is LineRole.CHOCOLATE]
     if dial.lever != LIQUIDS or len(at) != 1:
         return ()
     value = dial.figure.value(lines.mix())
@@ -63,7 +63,7 @@ def _other(dial: Dial, lines: Lines, at: int, other: Ingredient, value: float) -
     old = list(lines.formula.lines)
     now = old[at].ingredient == other.key
     old[at] = replace(old[at], ingredient=other.key)
-    kept = tuple(one for one in lines.book.ingredients if one.key != other.key)
+    kept = tuple(ingredient for ingredient in lines.book.ingredients if ingredient.key != other.key)
     book = Book((*kept, other), lines.book.formulas)
     ready = replace(lines, book=book, formula=replace(lines.formula, lines=tuple(old)))
     mix = replace(ready, formula=turn(dial, ready, value)).mix()

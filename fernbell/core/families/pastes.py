@@ -1,12 +1,21 @@
 """Pastes, choux, crumbs and crumbles: fat on the flour, or egg on it."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, Way, bands, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    Way,
+    bands,
+    window,
+)
 from fernbell.core.families.making import chill, freeze, losses, step
 from fernbell.core.formulas import ratio
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
-FLOURS = (Role.FLOUR, Role.STARCH)
-FATS = (Role.BUTTER, Role.OIL)
+FLOURS = (LineRole.FLOUR, LineRole.STARCH)
+FATS = (LineRole.BUTTER, LineRole.OIL)
 SHORT = Dial(
     ratio("butter-flour", "Butter on flour", FATS, FLOURS),
     "grams of butter on 100 g of flour",
@@ -20,13 +29,13 @@ CRUMBLE = Dial(
     FATS,
 )
 CHOUX = Dial(
-    ratio("egg-flour", "Egg on flour", (Role.EGG, Role.WHITE), FLOURS),
+    ratio("egg-flour", "Egg on flour", (LineRole.EGG, LineRole.WHITE), FLOURS),
     "grams of egg on 100 g of flour",
     bands(110, "stiff, cracks", 150, "falls from the spoon", 195, "runs flat", 240),
-    (Role.EGG,),
+    (LineRole.EGG,),
 )
 CRUMB = Dial(
-    ratio("butter-crumb", "Butter on crumbs", FATS, (Role.CRUMB,)),
+    ratio("butter-crumb", "Butter on crumbs", FATS, (LineRole.CRUMB,)),
     "grams of butter on 100 g of crumbs",
     bands(20, "crumbles when cut", 34, "cuts", 46, "too hard for a fork", 70),
     FATS,
@@ -55,13 +64,13 @@ _WEIGHTED = step(
 )
 _WAYS = (Way("160 °C, longer", (_BAKE,)), Way("180 °C, with weights", (_WEIGHTED,)))
 _PASTE_STEPS = (_SAND, _BIND, _ROLL, _BAKE)
-_FLOUR = Part("flour", 250, "sand", "structure")
-_EGG = Part("egg", 50, "bind", "binds")
-_SALT = Part("salt", 2, "sand", "balance", optional=True)
+_FLOUR = StarterLine("flour", 250, "sand", "structure")
+_EGG = StarterLine("egg", 50, "bind", "binds")
+_SALT = StarterLine("salt", 2, "sand", "balance", optional=True)
 
 
-def _butter(grams: float, stage: str = "sand") -> Part:
-    return Part("butter", grams, stage, "the dial sets it: shortness")
+def _butter(grams: float, stage: str = "sand") -> StarterLine:
+    return StarterLine("butter", grams, stage, "the dial sets it: shortness")
 
 
 PASTES = Family(
@@ -77,7 +86,7 @@ PASTES = Family(
             aim=58,
             parts=(
                 _FLOUR,
-                Part("icing-sugar", 90, "sand", "sweet, fine"),
+                StarterLine("icing-sugar", 90, "sand", "sweet, fine"),
                 _butter(145),
                 _EGG,
                 _SALT,
@@ -97,8 +106,8 @@ PASTES = Family(
             aim=62,
             parts=(
                 _FLOUR,
-                Part("almond-flour", 45, "sand", "flavor, short", slot="with"),
-                Part("icing-sugar", 95, "sand", "sweet, fine"),
+                StarterLine("almond-flour", 45, "sand", "flavor, short", slot="with"),
+                StarterLine("icing-sugar", 95, "sand", "sweet, fine"),
                 _butter(155),
                 _EGG,
                 _SALT,
@@ -118,10 +127,10 @@ PASTES = Family(
             aim=64,
             parts=(
                 _FLOUR,
-                Part("cocoa", 30, "sand", "color; it binds water", slot="with"),
-                Part("icing-sugar", 105, "sand", "sweet, fine"),
+                StarterLine("cocoa", 30, "sand", "color; it binds water", slot="with"),
+                StarterLine("icing-sugar", 105, "sand", "sweet, fine"),
                 _butter(160),
-                Part("egg", 58, "bind", "binds"),
+                StarterLine("egg", 58, "bind", "binds"),
                 _SALT,
             ),
             steps=_PASTE_STEPS,
@@ -138,12 +147,12 @@ PASTES = Family(
             band="falls from the spoon",
             aim=172,
             parts=(
-                Part("water", 125, "boil", "steam"),
-                Part("milk", 125, "boil", "color"),
-                Part("butter", 110, "boil", "tender"),
-                Part("flour", 140, "panade", "structure"),
-                Part("egg", 240, "egg", "the dial sets it: lift"),
-                Part("salt", 3, "boil", "balance", optional=True),
+                StarterLine("water", 125, "boil", "steam"),
+                StarterLine("milk", 125, "boil", "color"),
+                StarterLine("butter", 110, "boil", "tender"),
+                StarterLine("flour", 140, "panade", "structure"),
+                StarterLine("egg", 240, "egg", "the dial sets it: lift"),
+                StarterLine("salt", 3, "boil", "balance", optional=True),
             ),
             steps=(
                 step("boil", "Water, milk, butter, salt to a full boil.", 100),
@@ -162,8 +171,8 @@ PASTES = Family(
             band="crumbles",
             aim=90,
             parts=(
-                Part("flour", 90, "mix", "structure"),
-                Part("brown-sugar", 90, "mix", "crackle"),
+                StarterLine("flour", 90, "mix", "structure"),
+                StarterLine("brown-sugar", 90, "mix", "crackle"),
                 _butter(80, "mix"),
             ),
             steps=(
@@ -181,7 +190,7 @@ PASTES = Family(
             dial=CRUMB,
             band="cuts",
             aim=40,
-            parts=(Part("crumbs", 200, "mix", "structure", slot="with"), _butter(80, "mix")),
+            parts=(StarterLine("crumbs", 200, "mix", "structure", slot="with"), _butter(80, "mix")),
             steps=(
                 step("mix", "Melted butter in; press, chill.", 30, wait=chill(20, placed=True)),
             ),
@@ -199,11 +208,11 @@ PASTES = Family(
             band="crumbles",
             aim=88,
             parts=(
-                Part("flour", 120, "mix", "structure"),
-                Part("almond-flour", 80, "mix", "flavor", slot="with"),
-                Part("brown-sugar", 100, "mix", "crisp"),
+                StarterLine("flour", 120, "mix", "structure"),
+                StarterLine("almond-flour", 80, "mix", "flavor", slot="with"),
+                StarterLine("brown-sugar", 100, "mix", "crisp"),
                 _butter(105, "mix"),
-                Part("salt", 2, "mix", "balance", optional=True),
+                StarterLine("salt", 2, "mix", "balance", optional=True),
             ),
             steps=(
                 step("mix", "Rub to crumbs; chill.", 14, wait=chill(30, 2880)),

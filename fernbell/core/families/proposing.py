@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 
 from fernbell.core.errors import UnknownKey
 from fernbell.core.families.dialing import turn, weighable
-from fernbell.core.families.family import Family, Job, Part, Tool
+from fernbell.core.families.family import Family, Job, StarterLine, Tool
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
 from fernbell.core.families.warmth import COLDEST_C, SET_AT_C, WARMEST_C, firm_share, solid_share
 from fernbell.core.field import Field
@@ -96,7 +96,7 @@ def propose(
 
 
 def _starter(
-    name: str, job: Job, pairs: tuple[tuple[Part, Ingredient], ...], steps: tuple[Step, ...]
+    name: str, job: Job, pairs: tuple[tuple[StarterLine, Ingredient], ...], steps: tuple[Step, ...]
 ) -> Formula:
     """The starter as it stands, with what the kitchen has."""
     lines = tuple(
@@ -118,7 +118,7 @@ def _starter(
         base_lines=tuple(line.key for line, own in zip(lines, based, strict=True) if own),
         losses=job.losses,
         measured_density_g_ml=job.measured_density_g_ml,
-        waits=tuple(one.wait for one in steps if one.wait),
+        waits=tuple(step.wait for step in steps if step.wait),
     )
 
 
@@ -146,11 +146,12 @@ def tempered(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ..
         return steps
     own = {"temper": figures.work_c, "melt": figures.melt_c}
     return tuple(
-        replace(one, temperature_c=own[one.stage]) if one.stage in own else one for one in steps
+        replace(step, temperature_c=own[step.stage]) if step.stage in own else step
+        for step in steps
     )
 
 
-def _picked(part: Part, wish: Wish, pantry: tuple[Ingredient, ...]) -> Ingredient:
+def _picked(part: StarterLine, wish: Wish, pantry: tuple[Ingredient, ...]) -> Ingredient:
     chosen = wish.picks.get(part.slot) if part.slot else None
     if chosen is None:
         return nearest(STUFFS[part.stuff], pantry)

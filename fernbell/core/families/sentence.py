@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from fernbell.core.families.family import Job, Part
+from fernbell.core.families.family import Job, StarterLine
 from fernbell.core.families.stuffs import STUFFS, fits, widened
 from fernbell.core.formulas import Lines
 
@@ -44,7 +44,7 @@ def sentence(job: Job, lines: Lines) -> tuple[Slot, ...]:
     return tuple(found[slot] for slot in SAID if slot in found)
 
 
-def _line(part: Part, lines: Lines, taken: set[str | None]) -> str | None:
+def _line(part: StarterLine, lines: Lines, taken: set[str | None]) -> str | None:
     """The heaviest line that fits; what is beaten up stands for what is beaten up."""
     stuff = widened(STUFFS[part.stuff], part.slot)
     fitting = [

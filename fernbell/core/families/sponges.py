@@ -1,12 +1,21 @@
 """Sponges: egg for each part of flour sets how supple; fat and sugar keep it so."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import losses, rest, step
 from fernbell.core.formulas import ratio
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 
-EGG = (Role.EGG, Role.YOLK, Role.WHITE)
-DRY = (Role.FLOUR, Role.STARCH, Role.NUT, Role.COCOA)
+EGG = (LineRole.EGG, LineRole.YOLK, LineRole.WHITE)
+DRY = (LineRole.FLOUR, LineRole.STARCH, LineRole.NUT, LineRole.COCOA)
 DIAL = Dial(
     ratio("egg-flour", "Egg for each part of flour", EGG, DRY, percent=False),
     "grams of egg for each gram of flour, starch, nut and cocoa",
@@ -17,13 +26,13 @@ BROWNIE = Dial(
     reading("fat"),
     "fat in the whole",
     bands(12, "cakey", 21, "moist", 31, "fudge", 38, "greasy", 48),
-    (Role.BUTTER,),
+    (LineRole.BUTTER,),
 )
 _WINDOWS = {
     "sugars": window(12, 40, "Below it is dry and tight, above it sticks and falls."),
     "fat": window(2, 32, "Below it cracks when rolled, above it is greasy."),
 }
-_SUGAR = Part("sugar", 125, "foam", "moist; steadies the foam")
+_SUGAR = StarterLine("sugar", 125, "foam", "moist; steadies the foam")
 _BAKE = step(
     "bake", "Spread, bake at once; wrap when cool.", 180, 18, tool="oven", sign="springs back"
 )
@@ -41,11 +50,11 @@ SPONGES = Family(
             band="slices",
             aim=1.7,
             parts=(
-                Part("egg", 220, "foam", "air; the dial sets it", overrun_percent=250),
+                StarterLine("egg", 220, "foam", "air; the dial sets it", overrun_percent=250),
                 _SUGAR,
-                Part("flour", 100, "fold", "structure"),
-                Part("starch", 30, "fold", "tender", optional=True),
-                Part("butter", 25, "fold", "keeps it supple", optional=True),
+                StarterLine("flour", 100, "fold", "structure"),
+                StarterLine("starch", 30, "fold", "tender", optional=True),
+                StarterLine("butter", 25, "fold", "keeps it supple", optional=True),
             ),
             steps=(
                 step("foam", "Egg and sugar warmed to 45 °C, whipped to the ribbon.", 45, 10),
@@ -63,13 +72,13 @@ SPONGES = Family(
             band="slices",
             aim=1.65,
             parts=(
-                Part("egg", 150, "foam", "air", overrun_percent=120),
-                Part("almond-flour", 110, "foam", "moist, flavor", slot="with"),
-                Part("icing-sugar", 100, "foam", "sweetness"),
-                Part("white", 90, "whites", "air", overrun_percent=400),
-                Part("sugar", 25, "whites", "steadies the foam"),
-                Part("flour", 32, "fold", "structure"),
-                Part("butter", 22, "fold", "supple"),
+                StarterLine("egg", 150, "foam", "air", overrun_percent=120),
+                StarterLine("almond-flour", 110, "foam", "moist, flavor", slot="with"),
+                StarterLine("icing-sugar", 100, "foam", "sweetness"),
+                StarterLine("white", 90, "whites", "air", overrun_percent=400),
+                StarterLine("sugar", 25, "whites", "steadies the foam"),
+                StarterLine("flour", 32, "fold", "structure"),
+                StarterLine("butter", 22, "fold", "supple"),
             ),
             steps=(
                 step("foam", "Egg, almonds, icing sugar whipped.", 20, 8),
@@ -88,11 +97,11 @@ SPONGES = Family(
             band="moist",
             aim=27,
             parts=(
-                Part("dark", 150, "melt", "flavor", slot="with"),
-                Part("butter", 140, "melt", "the dial sets it"),
-                Part("egg", 130, "mix", "binds"),
-                Part("sugar", 170, "mix", "moist; the crust"),
-                Part("flour", 80, "fold", "structure"),
+                StarterLine("dark", 150, "melt", "flavor", slot="with"),
+                StarterLine("butter", 140, "melt", "the dial sets it"),
+                StarterLine("egg", 130, "mix", "binds"),
+                StarterLine("sugar", 170, "mix", "moist; the crust"),
+                StarterLine("flour", 80, "fold", "structure"),
             ),
             steps=(
                 step("melt", "Melt chocolate and butter.", 45),
@@ -111,11 +120,11 @@ SPONGES = Family(
             band="rolls",
             aim=2.4,
             parts=(
-                Part("egg", 240, "foam", "air; the dial sets it", overrun_percent=250),
+                StarterLine("egg", 240, "foam", "air; the dial sets it", overrun_percent=250),
                 _SUGAR,
-                Part("flour", 70, "fold", "structure"),
-                Part("starch", 30, "fold", "supple", optional=True),
-                Part("oil", 20, "fold", "keeps it from cracking", optional=True),
+                StarterLine("flour", 70, "fold", "structure"),
+                StarterLine("starch", 30, "fold", "supple", optional=True),
+                StarterLine("oil", 20, "fold", "keeps it from cracking", optional=True),
             ),
             steps=(
                 step("foam", "Egg and sugar whipped to the ribbon.", 45, 10),

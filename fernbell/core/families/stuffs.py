@@ -4,7 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field, replace
 
 from fernbell.core.errors import Lacking
-from fernbell.core.pantry import COMPONENTS, LIQUIDS, ChocolateKind, Ingredient, Role, role_of
+from fernbell.core.pantry import COMPONENTS, LIQUIDS, ChocolateKind, Ingredient, LineRole, role_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -16,14 +16,14 @@ class Stuff:
     """
 
     name: str
-    roles: tuple[Role, ...]
+    roles: tuple[LineRole, ...]
     like: Mapping[str, float] = field(default_factory=dict)
     words: tuple[str, ...] = ()
     named: bool = False
     chocolate: ChocolateKind | None = None
 
 
-_R, _K = Role, ChocolateKind
+_R, _K = LineRole, ChocolateKind
 STUFFS: Mapping[str, Stuff] = {
     "dark": Stuff(
         "dark couverture",

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from fernbell.core.families.folding import FOLDS_AT
-from fernbell.core.pantry import FATS, PALE, ChocolateKind, Ingredient, Role, role_of
+from fernbell.core.pantry import FATS, PALE, ChocolateKind, Ingredient, LineRole, role_of
 from fernbell.starter.practice import practice
 
 WHIPS_FROM = practice("cream whips from")
@@ -42,20 +42,20 @@ def swap_notes(
     """
     roles = (role_of(was), role_of(new))
     found: list[Note] = []
-    if roles == (Role.CHOCOLATE, Role.CHOCOLATE):
+    if roles == (LineRole.CHOCOLATE, LineRole.CHOCOLATE):
         found += _chocolates(was, new, kind)
     for (before, after), notes in _BY_ROLE.items():
         if roles[0] in before and roles[1] in after and roles[0] is not roles[1]:
             found += notes
-    if roles == (Role.GELATIN, Role.GELATIN):
+    if roles == (LineRole.GELATIN, LineRole.GELATIN):
         found += _gelatins(was, new)
     if whips:
         found += _whipping(new)
     return (*found, *_plant(was, new), *_allergens(was, new, tuple(others)))
 
 
-_SUGARS = (Role.SUGAR, Role.SYRUP)
-_BY_ROLE: Mapping[tuple[tuple[Role, ...], tuple[Role, ...]], tuple[Note, ...]] = {
+_SUGARS = (LineRole.SUGAR, LineRole.SYRUP)
+_BY_ROLE: Mapping[tuple[tuple[LineRole, ...], tuple[LineRole, ...]], tuple[Note, ...]] = {
     (_SUGARS[:1], _SUGARS[1:]): (
         Note("temperatures", "It browns sooner: bake 10-15 °C lower; cook by Brix, not by color."),
         Note("waits", "It draws water: keep it covered, use it sooner."),
@@ -63,22 +63,22 @@ _BY_ROLE: Mapping[tuple[tuple[Role, ...], tuple[Role, ...]], tuple[Note, ...]] =
     (_SUGARS[1:], _SUGARS[:1]): (
         Note("order", "Dissolve it in the liquid first; it may crystallize where syrup did not."),
     ),
-    ((Role.GELATIN,), (Role.GUM,)): (
+    ((LineRole.GELATIN,), (LineRole.GUM,)): (
         Note("order", "Mix it with ten times its sugar, rain it in, boil a full minute."),
         Note("temperatures", "It sets hot, at 40-70 °C: fold and pour before that."),
         Note("order", "Pectin NH wants sugar and acid; agar wants neither and weeps when frozen."),
     ),
-    ((Role.GUM,), (Role.GELATIN,)): (
+    ((LineRole.GUM,), (LineRole.GELATIN,)): (
         Note("order", "Bloom it, melt it in off the heat at 50-85 °C; never boil it."),
         Note("waits", "It sets cold, in hours, and wants the night."),
     ),
-    ((Role.BUTTER,), (Role.OIL,)): (
+    ((LineRole.BUTTER,), (LineRole.OIL,)): (
         Note("order", "It does not cream and does not firm when cold: rub or blend it in."),
     ),
-    ((Role.CREAM,), (Role.MILK,)): (
+    ((LineRole.CREAM,), (LineRole.MILK,)): (
         Note("temperatures", "Leaner: it boils over and catches sooner."),
     ),
-    ((Role.MILK, Role.CREAM), (Role.FRUIT,)): (
+    ((LineRole.MILK, LineRole.CREAM), (LineRole.FRUIT,)): (
         Note(
             "order",
             "Its acid curdles milk and egg: not boiled together; raw pineapple, kiwi, "
@@ -130,18 +130,18 @@ def _gelatins(was: Ingredient, new: Ingredient) -> Iterator[Note]:
 
 
 def _is_leaf(ingredient: Ingredient) -> bool:
-    return any("leaf" in one.name.lower() for one in ingredient.pieces)
+    return any("leaf" in piece.name.lower() for piece in ingredient.pieces)
 
 
 def _whipping(new: Ingredient) -> Iterator[Note]:
     make_up = new.make_up
     fat = sum(make_up.known.get(part, 0.0) for part in FATS) if make_up else 0.0
-    if role_of(new) in (Role.CREAM, Role.MILK) and fat < WHIPS_FROM:
+    if role_of(new) in (LineRole.CREAM, LineRole.MILK) and fat < WHIPS_FROM:
         yield Note("order", f"It does not whip: {fat:g} % fat, and cream whips from 30 % on.")
 
 
 def _plant(was: Ingredient, new: Ingredient) -> Iterator[Note]:
-    dairy = (Role.MILK, Role.CREAM)
+    dairy = (LineRole.MILK, LineRole.CREAM)
     if role_of(was) not in dairy or role_of(new) not in dairy or new.allergens is None:
         return
     if "milk" in (was.allergens or ()) and "milk" not in new.allergens:
@@ -157,9 +157,11 @@ def _allergens(was: Ingredient, new: Ingredient, others: tuple[Ingredient, ...])
     if new.allergens is None:
         yield Note("allergens", f"Nobody entered the allergens of {new.name}.")
         return
-    held = {one for other in others for one in other.allergens or ()}
-    comes = [one for one in new.allergens if one not in {*(was.allergens or ()), *held}]
-    goes = [one for one in was.allergens or () if one not in {*new.allergens, *held}]
+    held = {allergen for other in others for allergen in other.allergens or ()}
+    comes = [
+        allergen for allergen in new.allergens if allergen not in {*(was.allergens or ()), *held}
+    ]
+    goes = [allergen for allergen in was.allergens or () if allergen not in {*new.allergens, *held}]
     if comes:
         yield Note("allergens", f"It brings in {', '.join(comes)}: tell the service.")
     if goes:

@@ -8,7 +8,7 @@ from fernbell.core.families.family import Dial
 from fernbell.core.families.swap_notes import Note, swap_notes
 from fernbell.core.fitting import Demand, Finished, Locked, Reads, Unsettled, fit
 from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Lines
-from fernbell.core.pantry import Ingredient, Role, role_of
+from fernbell.core.pantry import Ingredient, LineRole, role_of
 from fernbell.starter.practice import practice
 
 AS_BEFORE = practice("swap keeps the dial within")
@@ -23,16 +23,16 @@ MOVED = 0.02
 FARTHEST = practice("swap moves a line by at most")
 """A figure beside the dial is given up where a line would move by more than this share for it."""
 
-KEPT: Mapping[Role, tuple[str, ...]] = {
-    Role.CHOCOLATE: ("fat", "sweetness"),
-    Role.CREAM: ("fat", "water"),
-    Role.MILK: ("fat", "water"),
-    Role.SUGAR: ("sweetness", "water"),
-    Role.SYRUP: ("sweetness", "water"),
-    Role.BUTTER: ("fat", "water"),
-    Role.OIL: ("fat",),
-    Role.GELATIN: ("gelatin-water",),
-    Role.FRUIT: ("sweetness", "water"),
+KEPT: Mapping[LineRole, tuple[str, ...]] = {
+    LineRole.CHOCOLATE: ("fat", "sweetness"),
+    LineRole.CREAM: ("fat", "water"),
+    LineRole.MILK: ("fat", "water"),
+    LineRole.SUGAR: ("sweetness", "water"),
+    LineRole.SYRUP: ("sweetness", "water"),
+    LineRole.BUTTER: ("fat", "water"),
+    LineRole.OIL: ("fat",),
+    LineRole.GELATIN: ("gelatin-water",),
+    LineRole.FRUIT: ("sweetness", "water"),
 }
 """What is kept beside the dial where it can be, by what is exchanged; common practice."""
 
@@ -107,7 +107,9 @@ def swap(
     formula, was = lines.formula, lines.book.ingredient(old)
     if all(line.ingredient != old for line in formula.lines):
         raise UnknownKey("ingredient", was.name, f"one of the lines of {formula.name}")
-    others = tuple(one for one in lines.book.ingredients if one.key not in (old, new.key))
+    others = tuple(
+        ingredient for ingredient in lines.book.ingredients if ingredient.key not in (old, new.key)
+    )
     book = Book((*others, was, new), lines.book.formulas)
     exchanged = tuple(
         replace(line, ingredient=new.key) if line.ingredient == old else line
@@ -115,7 +117,7 @@ def swap(
     )
     straight = replace(formula, lines=exchanged)
     after = replace(lines, book=book, formula=straight)
-    if role_of(was) is Role.GELATIN and role_of(new) is Role.GUM:
+    if role_of(was) is LineRole.GELATIN and role_of(new) is LineRole.GUM:
         wanted: tuple[Figure, ...] = ()
         rebalanced = _other_set(after, was, new)
     else:
@@ -140,13 +142,15 @@ def _held(book: Book, formula: Formula, without: str) -> Iterator[Ingredient]:
             yield book.ingredient(line.ingredient)
 
 
-def _wanted(dial: Dial | None, before: Role, after: Role, *, cooked: bool) -> tuple[Figure, ...]:
+def _wanted(
+    dial: Dial | None, before: LineRole, after: LineRole, *, cooked: bool
+) -> tuple[Figure, ...]:
     codes = [*KEPT.get(before, ()), *(KEPT.get(after, ()) if after is not before else ())]
     if cooked:
         # What is cooked to a sign has the water its sign leaves.
-        codes = [one for one in codes if one != "water"]
+        codes = [code for code in codes if code != "water"]
     figures = ([dial.figure] if dial else []) + [FIGURES[code] for code in codes]
-    unique = {one.code: one for one in figures}
+    unique = {figure.code: figure for figure in figures}
     return tuple(unique.values())
 
 

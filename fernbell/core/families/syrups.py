@@ -1,6 +1,15 @@
 """Syrups by Brix and Baumé."""
 
-from fernbell.core.families.family import Dial, Failure, Family, Job, Part, bands, reading, window
+from fernbell.core.families.family import (
+    Dial,
+    Failure,
+    Family,
+    Job,
+    StarterLine,
+    bands,
+    reading,
+    window,
+)
 from fernbell.core.families.making import BURNS, losses, step
 from fernbell.core.pantry import SWEETS
 
@@ -10,8 +19,8 @@ DIAL = Dial(
     bands(10, "poaches", 32, "soaks", 48, "glazes fruit", 60, "keeps", 67, "crystallizes", 78),
     SWEETS,
 )
-_WATER = Part("water", 250, "boil", "the liquid", slot="on")
-_SUGAR = Part("sugar", 250, "boil", "the dial sets it")
+_WATER = StarterLine("water", 250, "boil", "the liquid", slot="on")
+_SUGAR = StarterLine("sugar", 250, "boil", "the dial sets it")
 _BOIL = step("boil", "To the boil, clear; cool covered.", 100, caution=BURNS)
 _SWEET = {"water-activity": window(0.8, 0.995, "Below it crystallizes.")}
 
@@ -29,7 +38,7 @@ SYRUPS = Family(
             parts=(
                 _WATER,
                 _SUGAR,
-                Part("spirit", 25, "flavor", "flavor, once cool", optional=True),
+                StarterLine("spirit", 25, "flavor", "flavor, once cool", optional=True),
             ),
             steps=(_BOIL, step("flavor", "Spirit in below 40 °C, away from flame.", 38)),
             losses=losses(1, 2),
@@ -44,7 +53,7 @@ SYRUPS = Family(
             parts=(
                 _WATER,
                 _SUGAR,
-                Part("glucose", 40, "boil", "keeps it from crystals", optional=True),
+                StarterLine("glucose", 40, "boil", "keeps it from crystals", optional=True),
             ),
             steps=(_BOIL,),
             losses=losses(1, 2),
@@ -56,7 +65,7 @@ SYRUPS = Family(
             dial=DIAL,
             band="poaches",
             aim=22,
-            parts=(_WATER, _SUGAR, Part("lemon", 15, "boil", "keeps fruit light")),
+            parts=(_WATER, _SUGAR, StarterLine("lemon", 15, "boil", "keeps fruit light")),
             steps=(_BOIL,),
             losses=losses(2, 2),
             windows=_SWEET,

@@ -27,6 +27,6 @@ def windows_for(kind: str, job: Job | None) -> Mapping[str, Window]:
 
 
 def _beside(job: Job, by: int) -> str:
-    names = [one.name for one in job.dial.bands]
+    names = [band.name for band in job.dial.bands]
     at = names.index(job.band) + by
     return f"it {names[at]}" if 0 <= at < len(names) else "the dial ends"

@@ -111,7 +111,7 @@ def figure_named(code: str) -> Figure:
     Source:
         definition.
     """
-    known = [one.code for one in FIGURES.values() if one.asked]
+    known = [figure.code for figure in FIGURES.values() if figure.asked]
     if code not in known:
         raise CoreError("figure", code, f"one of {', '.join(known)}")
     return FIGURES[code]

@@ -14,8 +14,8 @@ from fernbell.core.fitting.demands import (
     line_at,
     says,
 )
-from fernbell.core.fitting.rows import Row, Vector, rows_of
-from fernbell.core.fitting.solve import MET, Begin, Found, nearest
+from fernbell.core.fitting.rows import Excess, Vector, rows_of
+from fernbell.core.fitting.solve import MET, Begin, Nearest, nearest
 from fernbell.core.formulas import Formula, Line, Lines, Mix
 from fernbell.core.measures import round_to_scale
 from fernbell.core.working import figure_text
@@ -88,7 +88,7 @@ def fit(lines: Lines, demands: tuple[Demand, ...]) -> Fit:
     if not start.finished_g > 0:
         raise Lacking("lines", "Nothing of it weighs anything yet.")
     kept = None
-    if not any(isinstance(one, Finished | Uses) for one in demands):
+    if not any(isinstance(demand, Finished | Uses) for demand in demands):
         kept = start.finished_g
     every = (*demands, *([Finished(kept)] if kept is not None else []))
     factor = _factor(lines, start, every)
@@ -152,8 +152,8 @@ def begin_at(lines: Lines, factor: float, *, eggs_whole: bool) -> Begin:
     return Begin(masses, units, tuple(whole))
 
 
-def _search(lines: Lines, demands: tuple[Demand, ...], factor: float) -> Found:
-    whole = any(isinstance(one, EggsWhole) for one in demands)
+def _search(lines: Lines, demands: tuple[Demand, ...], factor: float) -> Nearest:
+    whole = any(isinstance(demand, EggsWhole) for demand in demands)
     begin = begin_at(lines, factor, eggs_whole=whole)
     rows = rows_of(demands, lines, lines.mix(begin.masses_g))
     return nearest(lines, rows, begin)
@@ -163,8 +163,8 @@ def _conflict(lines: Lines, demands: tuple[Demand, ...], factor: float) -> tuple
     """The fewest of them that cannot be met together: without any one of these, the rest can."""
     kept = list(demands)
     # What is tried first goes first: the size nobody asked for, then the last asked.
-    for one in reversed(demands):
-        fewer = [other for other in kept if other is not one]
+    for demand in reversed(demands):
+        fewer = [other for other in kept if other is not demand]
         if not _search(lines, tuple(fewer), factor).met:
             kept = fewer
     return tuple(kept)
@@ -172,8 +172,8 @@ def _conflict(lines: Lines, demands: tuple[Demand, ...], factor: float) -> tuple
 
 def _weighable(lines: Lines, demands: tuple[Demand, ...], masses_g: Vector) -> Formula:
     """The formula rounded to its scales; what is locked, used up or counted is not rounded."""
-    exact = {one.line for one in demands if isinstance(one, Uses | Locked)}
-    whole = any(isinstance(one, EggsWhole) for one in demands)
+    exact = {demand.line for demand in demands if isinstance(demand, Uses | Locked)}
+    whole = any(isinstance(demand, EggsWhole) for demand in demands)
 
     def is_exact(line: Line) -> bool:
         of = lines.book.ingredient(line.ingredient) if line.ingredient else None
@@ -189,7 +189,7 @@ def _weighable(lines: Lines, demands: tuple[Demand, ...], masses_g: Vector) -> F
     return lines.weighed(weighed)
 
 
-def _missed(found: Found, rows: tuple[Row, ...], at: int) -> float:
+def _missed(found: Nearest, rows: tuple[Excess, ...], at: int) -> float:
     own = [miss for miss, row in zip(found.misses, rows, strict=True) if row.at == at]
     most = float(max(own, default=0.0))
     return most if most > 10 * MET else 0.0
@@ -198,8 +198,8 @@ def _missed(found: Found, rows: tuple[Row, ...], at: int) -> float:
 def _moves(
     lines: Lines,
     demands: tuple[Demand, ...],
-    rows: tuple[Row, ...],
-    found: Found,
+    rows: tuple[Excess, ...],
+    found: Nearest,
     formula: Formula,
     *,
     kept: float | None,
@@ -209,7 +209,7 @@ def _moves(
     A line that only makes room says so: the size that was kept without being asked.
     """
     before = np.array([one.mass_g for one in lines.formula.lines])
-    words = [says(one, lines.book, lines.formula) for one in demands]
+    words = [says(demand, lines.book, lines.formula) for demand in demands]
     bare = lines.mix(found.masses_g)
     tight = [abs(row.excess(bare)) / row.size < 1e-4 or row.excess(bare) < 0 for row in rows]
     out = []
@@ -222,7 +222,9 @@ def _moves(
             for row, slope, binds in zip(rows, found.slopes[:, i], tight, strict=True)
             if binds and slope * moved > 1e-9 and not isinstance(demands[row.at], Locked)
         ]
-        because = tuple(one for one in dict.fromkeys(pulls) if kept is None or one != words[-1])
+        because = tuple(
+            fromkey for fromkey in dict.fromkeys(pulls) if kept is None or fromkey != words[-1]
+        )
         because = because or ("the size stays" if kept is not None else "the size asked",)
         name = lines.book.line_name(line)
         out.append(Move(line.key, name, float(before[i]), after.mass_g, because))

@@ -27,7 +27,7 @@ AMOUNTS_COUNT = 100.0
 
 
 @dataclass(frozen=True, slots=True)
-class Row:
+class Excess:
     """`excess` must be at least 0; `size` [same unit] is what a whole miss would be.
 
     `at` is the place of its demand among all, `weight` how much a miss of it counts: what is
@@ -40,7 +40,7 @@ class Row:
     weight: float = 1.0
 
 
-def rows_of(demands: tuple[Demand, ...], lines: Lines, start: Mix) -> tuple[Row, ...]:
+def rows_of(demands: tuple[Demand, ...], lines: Lines, start: Mix) -> tuple[Excess, ...]:
     """Turn demands into rows; whole eggs have none, they are whole numbers.
 
     Args:
@@ -48,14 +48,14 @@ def rows_of(demands: tuple[Demand, ...], lines: Lines, start: Mix) -> tuple[Row,
         lines: the formula [Lines].
         start: the formula where the search begins, for the sizes [Mix].
     Returns:
-        rows, one for each closed end [Row].
+        rows, one for each closed end [Excess].
     Raises:
         UnknownKey: a demand is about a line that is not there.
     Source:
         definition; a quotient is asked as top - end x bottom, which is linear where both are.
     """
     return tuple(
-        Row(at, excess, max(size, 1e-9), 1.0 if isinstance(demand, Reads) else AMOUNTS_COUNT)
+        Excess(at, excess, max(size, 1e-9), 1.0 if isinstance(demand, Reads) else AMOUNTS_COUNT)
         for at, demand in enumerate(demands)
         for excess, size in _ends(demand, lines, start)
     )
@@ -106,11 +106,11 @@ def _place(lines: Lines, key: str) -> int:
     return lines.formula.lines.index(line_at(lines.formula, key))
 
 
-def excess_of(rows: tuple[Row, ...], mix: Mix) -> Vector:
+def excess_of(rows: tuple[Excess, ...], mix: Mix) -> Vector:
     """Every row at a mix.
 
     Args:
-        rows: shape (m,) [Row].
+        rows: shape (m,) [Excess].
         mix: the formula at some grams [Mix].
     Returns:
         excess, each in its size, shape (m,) [1].
@@ -122,11 +122,11 @@ def excess_of(rows: tuple[Row, ...], mix: Mix) -> Vector:
     return np.array([row.excess(mix) / row.size for row in rows])
 
 
-def slopes_of(rows: tuple[Row, ...], lines: Lines, masses_g: Vector, units_g: Vector) -> Vector:
+def slopes_of(rows: tuple[Excess, ...], lines: Lines, masses_g: Vector, units_g: Vector) -> Vector:
     """How the rows change with each line; differences of a small step.
 
     Args:
-        rows: shape (m,) [Row].
+        rows: shape (m,) [Excess].
         lines: the formula [Lines].
         masses_g: grams of the lines, shape (n,) [g].
         units_g: what is called one of each line, shape (n,) [g].

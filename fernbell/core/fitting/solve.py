@@ -6,7 +6,7 @@ import numpy as np
 from scipy.optimize import Bounds, LinearConstraint, milp
 
 from fernbell.core.errors import CoreError
-from fernbell.core.fitting.rows import Row, Vector, excess_of, slopes_of
+from fernbell.core.fitting.rows import Excess, Vector, excess_of, slopes_of
 from fernbell.core.formulas import Lines
 
 MOST_TIMES = 5.0
@@ -45,7 +45,7 @@ class Begin:
 
 
 @dataclass(frozen=True, slots=True)
-class Found:
+class Nearest:
     """Grams, what each row misses [share of its size], and the slopes there."""
 
     masses_g: Vector
@@ -73,7 +73,7 @@ def change_of(begin: Begin, masses_g: Vector) -> float:
     return float(np.sum(np.abs(masses_g - begin.masses_g) / _sizes(begin)))
 
 
-def nearest(lines: Lines, rows: tuple[Row, ...], begin: Begin) -> Found:
+def nearest(lines: Lines, rows: tuple[Excess, ...], begin: Begin) -> Nearest:
     """The grams of least change that miss least.
 
     Each solve takes the rows as straight where the last one ended; rows that are straight are
@@ -82,10 +82,10 @@ def nearest(lines: Lines, rows: tuple[Row, ...], begin: Begin) -> Found:
 
     Args:
         lines: the formula [Lines].
-        rows: what must not be negative, shape (m,) [Row].
+        rows: what must not be negative, shape (m,) [Excess].
         begin: where the search begins, shape (n,) [Begin].
     Returns:
-        grams, misses, slopes [Found].
+        grams, misses, slopes [Nearest].
     Raises:
         Unsettled: it does not come to rest.
         CoreError: a figure cannot be read.
@@ -108,11 +108,11 @@ def nearest(lines: Lines, rows: tuple[Row, ...], begin: Begin) -> Found:
         bent = float(np.max(np.abs(there - straight), initial=0.0))
         merit_then = _merit(rows, begin, then, there)
         if bent <= MET or moved <= MET:
-            return Found(then, np.maximum(-there, 0.0), slopes, solves)
+            return Nearest(then, np.maximum(-there, 0.0), slopes, solves)
         if merit_then < merit - 1e-9:
             masses, merit, reach = then, merit_then, 2 * reach
         elif moved <= 1e-5:
-            return Found(masses, np.maximum(-excess, 0.0), slopes, solves)
+            return Nearest(masses, np.maximum(-excess, 0.0), slopes, solves)
         else:
             reach = moved / 4
     raise Unsettled(MOST_SOLVES, moved)
@@ -123,7 +123,7 @@ def _sizes(begin: Begin) -> Vector:
     return np.maximum(begin.masses_g, max(least, 1e-6))
 
 
-def _merit(rows: tuple[Row, ...], begin: Begin, masses: Vector, excess: Vector) -> float:
+def _merit(rows: tuple[Excess, ...], begin: Begin, masses: Vector, excess: Vector) -> float:
     missed = np.maximum(-excess, 0.0)
     weights = np.array([row.weight for row in rows])
     return change_of(begin, masses) + MISS_COSTS * float(np.sum(weights * missed))
@@ -131,7 +131,7 @@ def _merit(rows: tuple[Row, ...], begin: Begin, masses: Vector, excess: Vector) 
 
 def _program(
     begin: Begin,
-    rows: tuple[Row, ...],
+    rows: tuple[Excess, ...],
     masses: Vector,
     excess: Vector,
     slopes: Vector,

@@ -11,7 +11,7 @@ GAS_KEPT_IN_FOLDING = practice("gas kept in folding")
 
 
 @dataclass(frozen=True, slots=True)
-class Body:
+class Aerated:
     """Something with a mass, the volume it would have without gas, and its gas."""
 
     mass_g: float
@@ -65,7 +65,7 @@ def whipped_density(gas_free_g_ml: float, overrun: float) -> float:
     return gas_free_g_ml / (1 + overrun / 100)
 
 
-def fold(bodies: Sequence[Body], gas_kept: float = GAS_KEPT_IN_FOLDING) -> Body:
+def fold(bodies: Sequence[Aerated], gas_kept: float = GAS_KEPT_IN_FOLDING) -> Aerated:
     """Fold bodies together: masses and gas-free volumes add, a share of the gas is kept.
 
     m = sum m_i, V0 = sum V0_i, gas = kept x sum gas_i
@@ -81,7 +81,7 @@ def fold(bodies: Sequence[Body], gas_kept: float = GAS_KEPT_IN_FOLDING) -> Body:
         volume and mass balance; the share 0.8 is common practice.
     """
     check_range("gas_kept", gas_kept, most=1)
-    return Body(
+    return Aerated(
         mass_g=sum(body.mass_g for body in bodies),
         gas_free_ml=sum(body.gas_free_ml for body in bodies),
         gas_ml=gas_kept * sum(body.gas_ml for body in bodies),

@@ -140,11 +140,11 @@ class Book:
 
     @cached_property
     def _ingredient_by_key(self) -> dict[str, Ingredient]:
-        return {one.key: one for one in self.ingredients}
+        return {ingredient.key: ingredient for ingredient in self.ingredients}
 
     @cached_property
     def _formula_by_key(self) -> dict[str, Formula]:
-        return {one.key: one for one in self.formulas}
+        return {formula.key: formula for formula in self.formulas}
 
     def ingredient(self, key: str) -> Ingredient:
         """The ingredient of that key; UnknownKey if there is none."""

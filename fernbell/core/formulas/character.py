@@ -52,8 +52,12 @@ def gauges_of(
     mix = lines.as_is
     if not mix.own.mass_g > 0:
         return ()
-    shown = [one for one in FIGURES.values() if one.shown is not None and one.shown(mix, kind)]
-    shown += [one for one in figures if one not in shown]
+    shown = [
+        figure
+        for figure in FIGURES.values()
+        if figure.shown is not None and figure.shown(mix, kind)
+    ]
+    shown += [figure for figure in figures if figure not in shown]
     return tuple(
         replace(one.gauge(mix), window=windows[one.code]) if one.code in windows else one.gauge(mix)
         for one in shown

@@ -96,7 +96,7 @@ def _lines(own: Lines) -> Mapping[str, tuple[str, float]]:
 
 
 def _gauges(before: tuple[Gauge, ...], after: tuple[Gauge, ...]) -> tuple[GaugePair, ...]:
-    old, new = ({one.code: one for one in gauges} for gauges in (before, after))
+    old, new = ({gauge.code: gauge for gauge in gauges} for gauges in (before, after))
     pairs = []
     for code in dict.fromkeys((*new, *old)):
         was, now = old.get(code), new.get(code)

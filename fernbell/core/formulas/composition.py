@@ -191,7 +191,7 @@ def cooked(formula: Formula, raw: Raw, altitude_m: float = 0.0) -> Composition:
     return Composition(
         formula.name,
         raw.batch_g - cooking.lost_g,
-        {name: own for name, own in grams.items() if name not in unknown},
+        {name: gram for name, gram in grams.items() if name not in unknown},
         unknown,
         overcooked,
         raw.kinds,
@@ -220,7 +220,7 @@ def shares_of(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares
     if nested.mass_g <= 0:
         return Shares((), (), dict.fromkeys(COMPONENTS, (nested.name,)))
     return Shares(
-        tuple((name, own / nested.mass_g) for name, own in nested.grams.items() if own),
+        tuple((name, gram / nested.mass_g) for name, gram in nested.grams.items() if gram),
         tuple((kind, own / nested.mass_g) for kind, own in nested.kinds.items()),
         nested.unknown,
         nested.overcooked,

@@ -129,7 +129,7 @@ def _to_sign(
         value=percent,
         unit="%",
         given=(Given("weighed", batch_g, "g"), Given("water before", water_g, "g")),
-        rule="(water before − water left) / what was weighed",
+        law="(water before − water left) / what was weighed",
         arithmetic=f"100 × ({figure_text(water_g)} − {figure_text(left.value)}) / "
         f"{figure_text(batch_g)} = {figure_text(percent)} %",
         source=MASS_BALANCE,
@@ -153,7 +153,7 @@ def _by_scale(own: Solution, cooked_g: float, batch_g: float) -> Working:
         value=left,
         unit="g",
         given=(Given("weighed", batch_g, "g"), Given("cooked to", cooked_g, "g")),
-        rule="water before − (what was weighed − what the pan holds at the end)",
+        law="water before − (what was weighed − what the pan holds at the end)",
         arithmetic=f"{figure_text(own.water_g)} − ({figure_text(batch_g)} − "
         f"{figure_text(cooked_g)}) = {figure_text(left)} g",
         source=MASS_BALANCE,
@@ -167,7 +167,7 @@ def _by_refractometer(own: Solution, brix: float) -> Working:
         value=left,
         unit="g",
         given=(Given("dissolved", own.solids_g, "g"), Given("cooked to", brix, "°Bx")),
-        rule="dissolved × (100 / Brix − 1); a refractometer sees what is dissolved",
+        law="dissolved × (100 / Brix − 1); a refractometer sees what is dissolved",
         arithmetic=f"{figure_text(own.solids_g)} × (100 / {brix:g} − 1) = {figure_text(left)} g",
         source=MASS_BALANCE,
     )
@@ -186,7 +186,7 @@ def _by_thermometer(own: Solution, temperature_c: float, altitude_m: float) -> W
             Given("altitude", altitude_m, "m"),
             Given(f"sucrose in a syrup that boils at {temperature_c:g} °C", percent, "%"),
         ),
-        rule="sucrose-equivalent × (100 / sucrose % − 1)",
+        law="sucrose-equivalent × (100 / sucrose % − 1)",
         arithmetic=f"{figure_text(equivalent)} × (100 / {figure_text(percent)} − 1) = "
         f"{figure_text(left)} g",
         source=SYRUP_SOURCE + "; mixed sugars as sucrose of the same water activity, an "

@@ -89,7 +89,7 @@ def egg_account(eggs: Iterable[tuple[Ingredient, float]]) -> EggAccount | None:
                 Given("yolks", yolks, "×"),
                 Given("whites", whites, "×"),
             ),
-            rule="whole eggs, and as many more as there are yolks or whites, both rounded up",
+            law="whole eggs, and as many more as there are yolks or whites, both rounded up",
             arithmetic=f"{figure_text(whole)} → {_up(whole)}; {most} → {parted}; in all {cracked}",
             source=COMMON_PRACTICE + "; the mass of one is the pantry's",
         ),
@@ -110,7 +110,7 @@ def _leftover(part: EggPart, parted: int, used: float, one_g: float) -> Leftover
                 Given(f"{part} used", used, "×"),
                 Given(f"one {part}", one_g, "g"),
             ),
-            rule="(eggs parted − used) × mass of one",
+            law="(eggs parted − used) × mass of one",
             arithmetic=f"({parted} − {figure_text(used)}) × {figure_text(one_g)} = "
             f"{figure_text(count * one_g)} g",
             source=COMMON_PRACTICE + "; the mass of one is the pantry's",

@@ -212,8 +212,8 @@ def _chocolates(book: Book, formula: Formula, kind: str) -> Iterator[Judged]:
 
 def _is_heated(stage: str, steps: tuple[Step, ...]) -> bool:
     """Whether a step from the one a line goes in at makes it safe; any, where that is not said."""
-    first = next((place for place, one in enumerate(steps) if stage and one.stage == stage), 0)
-    return any(_makes_safe(one) for one in steps[first:])
+    first = next((place for place, step in enumerate(steps) if stage and step.stage == stage), 0)
+    return any(_makes_safe(step) for step in steps[first:])
 
 
 def _makes_safe(step: Step) -> bool:

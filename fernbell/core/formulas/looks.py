@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Mapping
 
 from fernbell.core.measures import words_of
-from fernbell.core.pantry import ChocolateKind, Ingredient, Role, role_of
+from fernbell.core.pantry import ChocolateKind, Ingredient, LineRole, role_of
 
 _BY_CHOCOLATE = {
     ChocolateKind.DARK: "dark-chocolate",
@@ -28,18 +28,18 @@ _BY_WORD: Mapping[str, tuple[str, ...]] = {
     "barley": ("barley", "oat"),
     "rye": ("rye", "buckwheat", "chestnut", "cocoa"),
 }
-_BY_ROLE: Mapping[Role, tuple[str, float]] = {
-    Role.COCOA: ("dark-chocolate", 4.0),
-    Role.NUT: ("nut", 2.0),
-    Role.FLOUR: ("brown-butter", 1.0),
-    Role.CRUMB: ("rye", 1.0),
-    Role.YOLK: ("citrus", 0.3),
-    Role.EGG: ("brown-butter", 0.3),
-    Role.BUTTER: ("brown-butter", 0.3),
-    Role.CREAM: ("cream", 0.4),
-    Role.MILK: ("cream", 0.4),
-    Role.WHITE: ("cream", 0.4),
-    Role.CONDENSED: ("cream", 0.4),
+_BY_ROLE: Mapping[LineRole, tuple[str, float]] = {
+    LineRole.COCOA: ("dark-chocolate", 4.0),
+    LineRole.NUT: ("nut", 2.0),
+    LineRole.FLOUR: ("brown-butter", 1.0),
+    LineRole.CRUMB: ("rye", 1.0),
+    LineRole.YOLK: ("citrus", 0.3),
+    LineRole.EGG: ("brown-butter", 0.3),
+    LineRole.BUTTER: ("brown-butter", 0.3),
+    LineRole.CREAM: ("cream", 0.4),
+    LineRole.MILK: ("cream", 0.4),
+    LineRole.WHITE: ("cream", 0.4),
+    LineRole.CONDENSED: ("cream", 0.4),
 }
 FORMULA_SHOWS = 1.0
 """How strongly a formula shows that stands as a line of another; common practice."""
@@ -61,7 +61,7 @@ def color_of(ingredient: Ingredient) -> tuple[str, float]:
     if ingredient.chocolate is not None:
         return _BY_CHOCOLATE[ingredient.chocolate.kind], _STRONG
     role = role_of(ingredient)
-    if role in (Role.COCOA, Role.COCOA_BUTTER):
+    if role in (LineRole.COCOA, LineRole.COCOA_BUTTER):
         return _BY_ROLE.get(role, ("white-chocolate", 1.0))
     words = words_of(ingredient.name)
     for flavor, names in _BY_WORD.items():

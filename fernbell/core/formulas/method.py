@@ -89,8 +89,8 @@ def as_drawn(text: str, drawn: Drawn = Drawn()) -> str:
     Source:
         definition.
     """
-    thick = [f"{one:g} mm" for one in dict.fromkeys(drawn.thickness_mm)]
-    wide = [f"{one / 10:g} cm" for one in dict.fromkeys(drawn.across_mm)]
+    thick = [f"{fromkey:g} mm" for fromkey in dict.fromkeys(drawn.thickness_mm)]
+    wide = [f"{fromkey / 10:g} cm" for fromkey in dict.fromkeys(drawn.across_mm)]
     return text.replace(THICKNESS, _listed(thick)).replace(ACROSS, _listed(wide))
 
 

@@ -18,7 +18,14 @@ from fernbell.core.formulas.cooking import SOLUBLE, SOLUBLE_KINDS, dissolved
 from fernbell.core.formulas.prices import price_per_g
 from fernbell.core.formulas.sheets import FORMULA_STEP_G
 from fernbell.core.heat import Solution
-from fernbell.core.pantry import COATINGS_FIRM, ChocolateKind, Role, coating_of, role_by, role_of
+from fernbell.core.pantry import (
+    COATINGS_FIRM,
+    ChocolateKind,
+    LineRole,
+    coating_of,
+    role_by,
+    role_of,
+)
 
 
 @dataclass(frozen=True)
@@ -42,7 +49,7 @@ class Lines:
         return gather(self.book, self.formula, self.made)
 
     @cached_property
-    def roles(self) -> tuple[Role, ...]:
+    def roles(self) -> tuple[LineRole, ...]:
         """What each line does in it."""
         return tuple(self._role(line) for line in self.formula.lines)
 
@@ -54,7 +61,9 @@ class Lines:
     @cached_property
     def chocolates(self) -> frozenset[ChocolateKind]:
         """The kinds of chocolate on its lines."""
-        own = (self.book.ingredient(one.ingredient) for one in self.formula.lines if one.ingredient)
+        own = (
+            self.book.ingredient(line.ingredient) for line in self.formula.lines if line.ingredient
+        )
         return frozenset(one.chocolate.kind for one in own if one.chocolate)
 
     @cached_property
@@ -70,7 +79,7 @@ class Lines:
         """Price of a gram of each line, and whose price is wanted where it is unknown."""
         return price_per_g(self.book, self.formula)
 
-    def _role(self, line: Line) -> Role:
+    def _role(self, line: Line) -> LineRole:
         if line.ingredient is not None:
             return role_of(self.book.ingredient(line.ingredient))
         shares = shares_of(self.book, line, self.made)
@@ -84,8 +93,8 @@ class Lines:
         if masses_g is None:
             return self.as_is
         masses = tuple(float(one) for one in masses_g)
-        for one in masses:
-            check_range("mass_g", one)
+        for mass in masses:
+            check_range("mass_g", mass)
         return Mix(self, masses, self._cooked(gather(self.book, self.formula, self.made, masses)))
 
     def cooked_as(self, formula: Formula) -> "Mix":
@@ -136,7 +145,7 @@ class Mix:
         burnt = ", ".join(self.own.overcooked) or self.own.name
         return f"More cooks off than there is water in {burnt}."
 
-    def of(self, roles: Iterable[Role]) -> float:
+    def of(self, roles: Iterable[LineRole]) -> float:
         """The lines that are of these roles, as weighed [g]."""
         wanted = tuple(roles)
         pairs = zip(self.masses_g, self.lines.roles, strict=True)

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from fernbell.core.errors import MissingDensity, check_range
-from fernbell.core.formulas.air import Body, fold
+from fernbell.core.formulas.air import Aerated, fold
 from fernbell.core.formulas.book import Book, Formula, Line, Losses, refuse_circle
 from fernbell.core.working import (
     MASS_BALANCE,
@@ -30,7 +30,7 @@ class FormulaReading:
     batch_g: float
     finished_g: float
     percents: tuple[float | None, ...]
-    body: Body | None
+    body: Aerated | None
     density_g_ml: float | None
     without_density: tuple[str, ...]
     finished_working: Working
@@ -146,7 +146,7 @@ def read_formulas(book: Book, keys: Iterable[str]) -> dict[str, FormulaReading]:
 # A dessert is solved over and over while it is drawn, and its formulas rarely change meanwhile.
 @lru_cache(maxsize=4096)
 def _read(
-    formula: Formula, bodies: tuple[Body | None, ...], missing: tuple[str, ...]
+    formula: Formula, bodies: tuple[Aerated | None, ...], missing: tuple[str, ...]
 ) -> FormulaReading:
     batch = sum(line.mass_g for line in formula.lines)
     strained = sum(line.mass_g for line in formula.lines if line.strained)
@@ -166,9 +166,9 @@ def _read(
     )
 
 
-def _line_body(book: Book, line: Line, known: dict[str, FormulaReading]) -> Body | None:
+def _line_body(book: Book, line: Line, known: dict[str, FormulaReading]) -> Aerated | None:
     if line.mass_g == 0:
-        return Body(0.0, 0.0)
+        return Aerated(0.0, 0.0)
     if line.formula is not None:
         reading = known[line.formula]
         if reading.body is None or reading.body.mass_g == 0:
@@ -180,28 +180,28 @@ def _line_body(book: Book, line: Line, known: dict[str, FormulaReading]) -> Body
         if density is None:
             return None
         gas_free, gas = line.mass_g / density, 0.0
-    return Body(line.mass_g, gas_free, gas + gas_free * line.overrun_percent / 100)
+    return Aerated(line.mass_g, gas_free, gas + gas_free * line.overrun_percent / 100)
 
 
-def _cooked(formula: Formula, bodies: list[Body]) -> Body | None:
+def _cooked(formula: Formula, bodies: list[Aerated]) -> Aerated | None:
     """All lines folded together, less the water that cooking drove off; None if nothing is left."""
     mixed = fold(bodies, formula.gas_kept)
     boiled_off = mixed.mass_g * formula.losses.cooking_percent / 100
     gas_free = mixed.gas_free_ml - boiled_off / WATER_G_ML
     if gas_free <= 0:
         return None
-    return Body(mixed.mass_g - boiled_off, gas_free, mixed.gas_ml)
+    return Aerated(mixed.mass_g - boiled_off, gas_free, mixed.gas_ml)
 
 
-def _as_measured(body: Body | None, density: float | None) -> Body | None:
+def _as_measured(body: Aerated | None, density: float | None) -> Aerated | None:
     """The body at its measured density; lightness counts as gas only where air was beaten in."""
     if density is None:
         return None
     if body is None:
-        return Body(1.0, 1.0 / density)
+        return Aerated(1.0, 1.0 / density)
     volume = body.mass_g / density
     gas_free = min(body.gas_free_ml, volume) if body.gas_ml else volume
-    return Body(body.mass_g, gas_free, volume - gas_free)
+    return Aerated(body.mass_g, gas_free, volume - gas_free)
 
 
 def _percents(formula: Formula, batch_g: float) -> tuple[float | None, ...]:
@@ -239,7 +239,7 @@ def finished_working(formula: Formula) -> Working:
             Given("left in the pan", pan, "%"),
             Given("tasted", tasting, "%"),
         ),
-        rule=f"finished = {kept} × (1 − cooking) × (1 − pan − tasting)",
+        law=f"finished = {kept} × (1 − cooking) × (1 − pan − tasting)",
         arithmetic=f"{_kept_text(batch, strained)} × {figure_text(cooked)} × "
         f"{figure_text(1 - (pan + tasting) / 100)} = {figure_text(finished)} g",
         source=MASS_BALANCE + "; the losses are set on the formula",
@@ -252,7 +252,9 @@ def _kept_text(batch: float, strained: float) -> str:
     return f"({figure_text(batch)} − {figure_text(strained)})"
 
 
-def _density_working(formula: Formula, body: Body | None, density: float | None) -> Working | None:
+def _density_working(
+    formula: Formula, body: Aerated | None, density: float | None
+) -> Working | None:
     if density is None:
         return None
     if formula.measured_density_g_ml is not None:
@@ -261,7 +263,7 @@ def _density_working(formula: Formula, body: Body | None, density: float | None)
             value=density,
             unit="g/ml",
             given=(Given("weighed cup", density, "g/ml"),),
-            rule="measured: mass of a filled cup / its volume",
+            law="measured: mass of a filled cup / its volume",
             arithmetic=f"{figure_text(density)} g/ml, as entered",
             source="measured in this kitchen",
         )
@@ -276,7 +278,7 @@ def _density_working(formula: Formula, body: Body | None, density: float | None)
             Given("air kept", body.gas_ml, "ml"),
             Given("share of the air kept in folding", 100 * formula.gas_kept, "%"),
         ),
-        rule="density = mass / (volume without air + air kept); volumes add, densities do not",
+        law="density = mass / (volume without air + air kept); volumes add, densities do not",
         arithmetic=f"{figure_text(body.mass_g)} / ({figure_text(body.gas_free_ml)} + "
         f"{figure_text(body.gas_ml)}) = {figure_text(density)} g/ml",
         source=VOLUME_BALANCE,
@@ -307,7 +309,7 @@ def volume_working(reading: FormulaReading) -> Working | None:
             Given("finished mass", reading.finished_g, "g"),
             Given("density", density.value, "g/ml"),
         ),
-        rule="volume = mass / density",
+        law="volume = mass / density",
         arithmetic=f"{figure_text(reading.finished_g)} / {figure_text(density.value)} = "
         f"{figure_text(volume)} ml",
         source=MASS_BALANCE,
@@ -340,7 +342,7 @@ def percent_workings(book: Book, reading: FormulaReading) -> tuple[Working | Non
             value=percent,
             unit="%",
             given=(Given(name, line.mass_g, "g"), Given(base_name, base_g, "g")),
-            rule=f"grams of the line / grams of {base_name}",
+            law=f"grams of the line / grams of {base_name}",
             arithmetic=f"100 × {figure_text(line.mass_g)} / {figure_text(base_g)} = "
             f"{figure_text(percent)} %",
             source=MASS_BALANCE,

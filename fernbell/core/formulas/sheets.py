@@ -15,7 +15,7 @@ FORMULA_STEP_G = 1.0
 
 
 @dataclass(frozen=True, slots=True)
-class Demand:
+class Wanted:
     """So many finished grams of a formula, and for what."""
 
     formula: str
@@ -24,7 +24,7 @@ class Demand:
 
 
 @dataclass(frozen=True, slots=True)
-class Use:
+class Purpose:
     """One reason a sheet is as large as it is."""
 
     purpose: str
@@ -64,14 +64,14 @@ class Sheet:
     drift_g: float
     drift_percent: float
     lines: tuple[SheetLine, ...]
-    uses: tuple[Use, ...]
+    uses: tuple[Purpose, ...]
     own_finished: Working
     spare_g: float = 0.0
     eggs: EggAccount | None = None
 
 
 def sheets(
-    book: Book, readings: Mapping[str, FormulaReading], demands: Sequence[Demand]
+    book: Book, readings: Mapping[str, FormulaReading], demands: Sequence[Wanted]
 ) -> tuple[Sheet, ...]:
     """Merge demands into one sheet a formula, nested formulas included.
 
@@ -88,9 +88,9 @@ def sheets(
     Source:
         mass balance.
     """
-    wanted: dict[str, list[Use]] = {key: [] for key in readings}
+    wanted: dict[str, list[Purpose]] = {key: [] for key in readings}
     for demand in demands:
-        wanted[demand.formula].append(Use(demand.purpose, demand.mass_g))
+        wanted[demand.formula].append(Purpose(demand.purpose, demand.mass_g))
     made: dict[str, Sheet] = {}
     for key in reversed(list(readings)):
         reading, uses = readings[key], tuple(wanted[key])
@@ -99,11 +99,11 @@ def sheets(
         made[key] = _sheet(book, reading, uses)
         for line in made[key].lines:
             if line.formula is not None:
-                wanted[line.formula].append(Use(reading.formula.name, line.exact_g))
+                wanted[line.formula].append(Purpose(reading.formula.name, line.exact_g))
     return tuple(made[key] for key in readings if key in made)
 
 
-def _sheet(book: Book, reading: FormulaReading, uses: tuple[Use, ...]) -> Sheet:
+def _sheet(book: Book, reading: FormulaReading, uses: tuple[Purpose, ...]) -> Sheet:
     formula = reading.formula
     finished = sum(use.mass_g for use in uses)
     asked = factor_to_mass(reading, finished)
@@ -188,7 +188,7 @@ def sheet_working(sheet: Sheet) -> Working:
         value=sheet.factor,
         unit="× the formula",
         given=tuple(Given(use.purpose, use.mass_g, "g") for use in sheet.uses),
-        rule="factor = finished grams wanted / finished grams of the formula"
+        law="factor = finished grams wanted / finished grams of the formula"
         + (", then to whole eggs" if sheet.spare_g else ""),
         arithmetic=f"({asked}) / {figure_text(own)} = {figure_text(sheet.finished_g / own)}"
         + (f"; whole eggs: {figure_text(sheet.factor)}" if sheet.spare_g else ""),
@@ -218,7 +218,7 @@ def batch_working(sheet: Sheet) -> Working:
             Given("moved by rounding", sheet.drift_g, "g"),
             Given("moved by rounding", sheet.drift_percent, "%"),
         ),
-        rule="the sum of the rounded lines",
+        law="the sum of the rounded lines",
         arithmetic=f"{terms} = {sheet.batch_g:g} g",
         source="rounding by the largest remainder, so that the sheet closes",
     )
@@ -245,7 +245,7 @@ def line_working(sheet: Sheet, line: SheetLine) -> Working:
         value=line.mass_g,
         unit="g",
         given=(Given("in the formula", line.own_g, "g"), Given("factor", sheet.factor, "")),
-        rule=f"grams in the formula × factor, to {line.step_g:g} g so that the sheet closes",
+        law=f"grams in the formula × factor, to {line.step_g:g} g so that the sheet closes",
         arithmetic=f"{figure_text(line.own_g)} × {figure_text(sheet.factor)} = "
         f"{figure_text(line.exact_g)} g, weighed as {line.mass_g:g} g{counted}",
         source=MASS_BALANCE + "; rounding by the largest remainder",

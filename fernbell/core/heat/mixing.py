@@ -65,7 +65,7 @@ def specific_heat(shares: Mapping[str, float], temperature_c: float) -> float:
     t = check_range("temperature_c", temperature_c, _LEAST_C, _MOST_C)
     return sum(
         share * (a + b * t + c * t * t)
-        for (a, b, c), share in ((CHOI_OKOS[name], own) for name, own in shares.items())
+        for (a, b, c), share in ((CHOI_OKOS[name], share) for name, share in shares.items())
     )
 
 
@@ -98,13 +98,13 @@ def mixed_at(portions: Iterable[Portion]) -> float:
     Source:
         heat balance; Choi and Okos 1986, from memory.
     """
-    parts = tuple(one for one in portions if one.mass_g)
-    check_range("mass_g", sum(one.mass_g for one in parts), open_least=True)
+    parts = tuple(portion for portion in portions if portion.mass_g)
+    check_range("mass_g", sum(part.mass_g for part in parts), open_least=True)
 
     def surplus(t: float) -> float:
         return sum(
-            one.mass_g / 1000 * (heat_between(one.shares, one.temperature_c, t)) + one.melts_kj
-            for one in parts
+            part.mass_g / 1000 * (heat_between(part.shares, part.temperature_c, t)) + part.melts_kj
+            for part in parts
         )
 
     if surplus(_LEAST_C) > 0:
@@ -144,5 +144,5 @@ def _heat(shares: Mapping[str, float], t: float) -> float:
     """Integral of the specific heat from 0 °C [kJ/kg]."""
     return sum(
         share * (a * t + b * t**2 / 2 + c * t**3 / 3)
-        for (a, b, c), share in ((CHOI_OKOS[name], own) for name, own in shares.items())
+        for (a, b, c), share in ((CHOI_OKOS[name], share) for name, share in shares.items())
     )

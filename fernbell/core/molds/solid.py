@@ -198,7 +198,7 @@ class Solid(ABC):
 
 
 def _worked(
-    figure: str, value: float, unit: str, given: tuple[Given, ...], rule: str, sum_: str
+    figure: str, value: float, unit: str, given: tuple[Given, ...], law: str, sum_: str
 ) -> Working:
     arithmetic = f"{sum_} = {figure_text(value)} {unit}"
-    return Working(figure, value, unit, given, rule, arithmetic, GEOMETRY)
+    return Working(figure, value, unit, given, law, arithmetic, GEOMETRY)

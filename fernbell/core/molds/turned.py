@@ -165,7 +165,9 @@ class Turned(Revolved):
         if self.points[0].height_mm != 0:
             raise CoreError("points", f"{self.points[0].height_mm:g} mm", "0 mm high at the floor")
         HEIGHT.check(self.profile.height_mm)
-        check_range("diameter_mm", max(one.diameter_mm for one in self.points), least=20, most=1000)
+        check_range(
+            "diameter_mm", max(point.diameter_mm for point in self.points), least=20, most=1000
+        )
 
     @classmethod
     def words(cls) -> FormWords:
@@ -184,5 +186,5 @@ class Turned(Revolved):
 
 @lru_cache(maxsize=256)
 def _profile(points: tuple[WallPoint, ...]) -> Profile:
-    halves = [(one.diameter_mm / 2, one.height_mm) for one in points]
-    return through(halves, [one.radius_mm for one in points[1:]])
+    halves = [(point.diameter_mm / 2, point.height_mm) for point in points]
+    return through(halves, [point.radius_mm for point in points[1:]])

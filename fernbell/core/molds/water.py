@@ -52,7 +52,7 @@ def water_working(mold: Solid, water_g: float) -> Working:
         value=difference,
         unit="%",
         given=(Given("water it holds", water_g, "g"), Given("by its sizes", printed, "ml")),
-        rule="difference = (water − volume by the sizes) / volume by the sizes; the true volume "
+        law="difference = (water − volume by the sizes) / volume by the sizes; the true volume "
         "is used, the height kept",
         arithmetic=f"100 × ({figure_text(water_g)} − {figure_text(printed)}) / "
         f"{figure_text(printed)} = {figure_text(difference)} %",

@@ -24,7 +24,7 @@ def depth_working(mold: Solid, volume_ml: float) -> Working:
         value=depth,
         unit="mm",
         given=(Given("poured in", volume_ml, "ml"), Given("height", mold.height_mm, "mm")),
-        rule=mold.depth_law(),
+        law=mold.depth_law(),
         arithmetic=mold.depth_text(volume_ml, depth),
         source=GEOMETRY,
         steps=(mold.workings()[0],),

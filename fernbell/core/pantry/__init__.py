@@ -36,7 +36,7 @@ from fernbell.core.pantry.makeup import (
     completed,
 )
 from fernbell.core.pantry.measuring import (
-    Measured,
+    InMeasures,
     cup_density,
     mass_of_amount,
     mass_of_pieces,
@@ -45,7 +45,7 @@ from fernbell.core.pantry.measuring import (
     said_in_kitchen,
 )
 from fernbell.core.pantry.packs import Pack, Price, price_on, price_per_kg
-from fernbell.core.pantry.roles import LIQUIDS, SWEETS, Role, coating_of, role_by, role_of
+from fernbell.core.pantry.roles import LIQUIDS, SWEETS, LineRole, coating_of, role_by, role_of
 
 __all__ = [
     "ALLERGENS",
@@ -68,15 +68,15 @@ __all__ = [
     "ChocolateKind",
     "EggGrade",
     "EggPart",
+    "InMeasures",
     "Ingredient",
     "Keeping",
+    "LineRole",
     "MakeUp",
-    "Measured",
     "NamedDensity",
     "Pack",
     "Piece",
     "Price",
-    "Role",
     "School",
     "State",
     "Status",

@@ -135,14 +135,14 @@ def cup_density(ingredient: Ingredient, state: str = "") -> float | None:
 
 
 @dataclass(frozen=True, slots=True)
-class Measured:
+class InMeasures:
     """A mass said in the kitchen's measures, and how it came about."""
 
     text: str
     working: Working
 
 
-def said_in_kitchen(ingredient: Ingredient, mass_g: float, system: System) -> Measured | None:
+def said_in_kitchen(ingredient: Ingredient, mass_g: float, system: System) -> InMeasures | None:
     """A mass as counted pieces, or in cups and spoons through the density of a level cup.
 
     Args:
@@ -168,15 +168,15 @@ def said_in_kitchen(ingredient: Ingredient, mass_g: float, system: System) -> Me
         value=measure.volume_ml,
         unit="ml",
         given=(Given("mass", mass_g, "g"), Given("a level cup of it", density, "g/ml")),
-        rule="volume = mass / density of a level cup; the nearest cups and spoons",
+        law="volume = mass / density of a level cup; the nearest cups and spoons",
         arithmetic=f"{figure_text(mass_g)} / {figure_text(density)} = {figure_text(volume)} ml → "
         f"{measure.text} = {figure_text(measure.volume_ml)} ml",
         source="exact definitions of cups and spoons; the density is the pantry's",
     )
-    return Measured(text, working)
+    return InMeasures(text, working)
 
 
-def _counted(piece: Piece, mass_g: float) -> Measured:
+def _counted(piece: Piece, mass_g: float) -> InMeasures:
     count = pieces_in(piece, mass_g)
     text = f"{round(count, 1):g} × {piece.name}"
     working = Working(
@@ -184,8 +184,8 @@ def _counted(piece: Piece, mass_g: float) -> Measured:
         value=count,
         unit="×",
         given=(Given("mass", mass_g, "g"), Given(f"one {piece.name}", piece.mass_g, "g")),
-        rule="mass / mass of one",
+        law="mass / mass of one",
         arithmetic=f"{figure_text(mass_g)} / {figure_text(piece.mass_g)} = {figure_text(count)}",
         source="the mass of one is the pantry's",
     )
-    return Measured(text, working)
+    return InMeasures(text, working)

@@ -28,7 +28,7 @@ class Pack:
 
     def __post_init__(self) -> None:
         check_range("mass_g", self.mass_g, open_least=True)
-        days = [one.since for one in self.prices]
+        days = [price.since for price in self.prices]
         if len(set(days)) < len(days):
             raise CoreError("prices", "two of one day", "one a day")
 
@@ -44,7 +44,7 @@ def price_on(pack: Pack, day: date) -> float | None:
     Source:
         definition.
     """
-    known = [one for one in pack.prices if one.since <= day]
+    known = [price for price in pack.prices if price.since <= day]
     return max(known, key=lambda one: one.since).price if known else None
 
 

@@ -10,7 +10,7 @@ from fernbell.core.pantry.ingredient import Ingredient
 from fernbell.core.pantry.makeup import FATS, SUGARS
 
 
-class Role(StrEnum):
+class LineRole(StrEnum):
     """What something does in a formula."""
 
     CHOCOLATE = "chocolate"
@@ -39,37 +39,37 @@ class Role(StrEnum):
     OTHER = "other"
 
 
-LIQUIDS = (Role.CREAM, Role.MILK, Role.FRUIT, Role.WATER, Role.ALCOHOL)
-SWEETS = (Role.SUGAR, Role.SYRUP)
+LIQUIDS = (LineRole.CREAM, LineRole.MILK, LineRole.FRUIT, LineRole.WATER, LineRole.ALCOHOL)
+SWEETS = (LineRole.SUGAR, LineRole.SYRUP)
 
-_BY_EGG = {EggPart.WHOLE: Role.EGG, EggPart.YOLK: Role.YOLK, EggPart.WHITE: Role.WHITE}
+_BY_EGG = {EggPart.WHOLE: LineRole.EGG, EggPart.YOLK: LineRole.YOLK, EggPart.WHITE: LineRole.WHITE}
 
 
 @lru_cache(maxsize=4096)
-def role_of(ingredient: Ingredient) -> Role:
+def role_of(ingredient: Ingredient) -> LineRole:
     """What an ingredient is in a formula.
 
     Args:
         ingredient: with its make-up; without one only chocolate and egg are told [Ingredient].
     Returns:
-        its role [Role].
+        its role [LineRole].
     Source:
         common practice, told by the make-up.
     """
     if ingredient.egg is not None:
         return _BY_EGG[ingredient.egg]
     if ingredient.chocolate is not None:
-        return Role.CHOCOLATE
+        return LineRole.CHOCOLATE
     return role_by(ingredient.make_up.known if ingredient.make_up else {})
 
 
-def role_by(in_100_g: Mapping[str, float]) -> Role:
+def role_by(in_100_g: Mapping[str, float]) -> LineRole:
     """What something is in a formula, by what is in 100 g of it.
 
     Args:
         in_100_g: grams of each component that is known [g].
     Returns:
-        its role; other where the make-up says nothing clear [Role].
+        its role; other where the make-up says nothing clear [LineRole].
     Source:
         common practice; the limits are between what kitchens buy.
     """
@@ -80,30 +80,30 @@ def role_by(in_100_g: Mapping[str, float]) -> Role:
     water, fat, starch = g("water"), g(*FATS), g("starch")
     sweet = g(*SUGARS, "glucose_syrup_solids", "polyols")
     rules = (
-        (Role.GELATIN, g("gelatin") >= 50),
-        (Role.GUM, g("pectin") >= 30),
-        (Role.SALT, g("salt") >= 60),
-        (Role.COCOA_BUTTER, g("cocoa_butter") >= 95),
-        (Role.COCOA, g("cocoa_solids") >= 60),
-        (Role.CHOCOLATE, g("cocoa_butter", "cocoa_solids") >= 25),
-        (Role.BUTTER, g("milk_fat") >= 60),
-        (Role.NUT, g("other_fat") >= 28 and g("protein") >= 2),
-        (Role.OIL, fat >= 70),
-        (Role.ALCOHOL, g("alcohol") >= 8),
-        (Role.CRUMB, starch >= 25 and fat >= 10 and water < 15),
-        (Role.CONDENSED, g("lactose") >= 7 and 10 <= water < 40),
-        (Role.OTHER, g("lactose") >= 30 and g("protein") >= 5),
-        (Role.CREAM, fat >= 9 and water >= 40 and g("acids") < 2),
-        (Role.SUGAR, sweet >= 80 and water < 12),
-        (Role.SYRUP, sweet >= 45 and water < 60 and g("fiber") < 3),
-        (Role.STARCH, starch >= 75),
-        (Role.FLOUR, starch >= 40),
-        (Role.WATER, water >= 97),
-        (Role.MILK, water >= 70 and g("lactose") >= 2.5),
-        (Role.FRUIT, water >= 50 and (g("acids") >= 0.15 or g("fiber") >= 1.2)),
-        (Role.MILK, water >= 70),
+        (LineRole.GELATIN, g("gelatin") >= 50),
+        (LineRole.GUM, g("pectin") >= 30),
+        (LineRole.SALT, g("salt") >= 60),
+        (LineRole.COCOA_BUTTER, g("cocoa_butter") >= 95),
+        (LineRole.COCOA, g("cocoa_solids") >= 60),
+        (LineRole.CHOCOLATE, g("cocoa_butter", "cocoa_solids") >= 25),
+        (LineRole.BUTTER, g("milk_fat") >= 60),
+        (LineRole.NUT, g("other_fat") >= 28 and g("protein") >= 2),
+        (LineRole.OIL, fat >= 70),
+        (LineRole.ALCOHOL, g("alcohol") >= 8),
+        (LineRole.CRUMB, starch >= 25 and fat >= 10 and water < 15),
+        (LineRole.CONDENSED, g("lactose") >= 7 and 10 <= water < 40),
+        (LineRole.OTHER, g("lactose") >= 30 and g("protein") >= 5),
+        (LineRole.CREAM, fat >= 9 and water >= 40 and g("acids") < 2),
+        (LineRole.SUGAR, sweet >= 80 and water < 12),
+        (LineRole.SYRUP, sweet >= 45 and water < 60 and g("fiber") < 3),
+        (LineRole.STARCH, starch >= 75),
+        (LineRole.FLOUR, starch >= 40),
+        (LineRole.WATER, water >= 97),
+        (LineRole.MILK, water >= 70 and g("lactose") >= 2.5),
+        (LineRole.FRUIT, water >= 50 and (g("acids") >= 0.15 or g("fiber") >= 1.2)),
+        (LineRole.MILK, water >= 70),
     )
-    return next((role for role, holds in rules if holds), Role.OTHER)
+    return next((role for role, holds in rules if holds), LineRole.OTHER)
 
 
 def coating_of(ingredient: Ingredient) -> str | None:

@@ -26,10 +26,10 @@ from fernbell.server.desserts.stacks import STACK, kept, known_formulas
 from fernbell.server.formulas.assemble import with_methods
 from fernbell.server.formulas.schemas import SheetOut
 from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.actions import Shelf, Snapshot
 from fernbell.server.kitchens.models import Member, Row
 from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.kitchens.shelf import routes_of
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
 from fernbell.server.problems import Invalid
@@ -72,9 +72,9 @@ def snapshot(row: Row) -> Snapshot:
     return own | {"mold": str(row.mold_id)}
 
 
-DESSERT = Kind("dessert", Dessert, DessertIn, write, snapshot, related=("mold",))
+DESSERT = Shelf("dessert", Dessert, DessertIn, write, snapshot, related=("mold",))
 
-router = shelf(DESSERT, DessertBrief, DessertOut)
+router = routes_of(DESSERT, DessertBrief, DessertOut)
 
 
 def _sizes(request: HttpRequest, entry: DessertIn) -> list[assemble.Sized]:
@@ -153,7 +153,7 @@ def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
     """One scaled sheet a formula for the whole order, in building order."""
     sizes = _saved(request, row_id, count)
     order = assemble.solved(request.auth.kitchen_id, sizes)
-    return with_methods(request.auth, order.sheets, drawn_in(one.dessert for one in sizes))
+    return with_methods(request.auth, order.sheets, drawn_in(size.dessert for size in sizes))
 
 
 @router.get("/{uuid:row_id}/bite", response=Bite | None, operation_id="taste_dessert")

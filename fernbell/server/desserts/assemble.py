@@ -90,16 +90,16 @@ def _size(first: Dessert, size: SizeIn, mold: Mold) -> Sized:
 
 def solved(kitchen: UUID, sizes: Sequence[Sized]) -> Order:
     """Every size worked out with the kitchen's formulas. One query."""
-    keys = {key for one in sizes for _, key in formulas_of(one.dessert.parts) if is_uuid(key)}
-    return solve_order([(one.dessert, one.count) for one in sizes], book_for(kitchen, keys))
+    keys = {key for size in sizes for _, key in formulas_of(size.dessert.parts) if is_uuid(key)}
+    return solve_order([(size.dessert, size.count) for size in sizes], book_for(kitchen, keys))
 
 
 def bite_of(member: Member, sizes: Sequence[Sized], key: str) -> Bite | None:
     """A bite through the cut of the size asked for."""
     keys = {one for each in sizes for _, one in formulas_of(each.dessert.parts) if is_uuid(one)}
     book = book_for(member.kitchen_id, keys, whole=True)
-    order = solve_order([(one.dessert, one.count) for one in sizes], book)
-    at = next((place for place, one in enumerate(sizes) if one.key == key), 0)
+    order = solve_order([(size.dessert, size.count) for size in sizes], book)
+    at = next((place for place, size in enumerate(sizes) if size.key == key), 0)
     altitude = member.kitchen.altitude_m
     mixes = {one: lines_of(book, one, altitude_m=altitude).as_is for one in keys}
     return take_bite(order.sizes[at].parts, mixes)
@@ -111,7 +111,7 @@ def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
     Straight from core's values; core lets no NaN into a figure.
     """
     order = solved(kitchen, sizes)
-    at = next((place for place, one in enumerate(sizes) if one.key == key), 0)
+    at = next((place for place, size in enumerate(sizes) if size.key == key), 0)
     shown = sizes[at]
     answer = WorkedOut.model_construct(
         key=shown.key,
@@ -123,13 +123,13 @@ def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
         solved=order.sizes[at],
         sizes=[
             SizeOut.model_construct(
-                key=one.key,
-                mold_name=one.mold.name,
-                says=one.dessert.mold.size_words(),
-                count=one.count,
+                key=size.key,
+                mold_name=size.mold.name,
+                says=size.dessert.mold.size_words(),
+                count=size.count,
                 wrong=any(finding.severity == Severity.WRONG for finding in result.findings),
             )
-            for one, result in zip(sizes, order.sizes, strict=True)
+            for size, result in zip(sizes, order.sizes, strict=True)
         ],
         takes=list(order.takes),
     )

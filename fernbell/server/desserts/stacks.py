@@ -8,10 +8,10 @@ from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Stack
 from fernbell.server.desserts.schemas import PARTS, StackIn, StackOut
 from fernbell.server.formulas.models import Formula
-from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.actions import Shelf, Snapshot
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import rows
-from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.kitchens.shelf import routes_of
 from fernbell.server.molds.schemas import SHAPE
 from fernbell.server.problems import Invalid
 
@@ -55,6 +55,6 @@ def kept(row: Stack) -> tuple[list[Any], Any]:
     return PARTS.validate_python(row.parts), SHAPE.validate_python(row.shape)
 
 
-STACK = Kind("stack", Stack, StackIn, write, snapshot)
+STACK = Shelf("stack", Stack, StackIn, write, snapshot)
 
-router = shelf(STACK, StackOut, StackOut)
+router = routes_of(STACK, StackOut, StackOut)

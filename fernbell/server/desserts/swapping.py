@@ -67,7 +67,7 @@ def _formulas(member: Member, row_id: UUID) -> dict[str, Formula]:
     """Every formula of a dessert, nested ones too, by key."""
     row = actions.find(member, DESSERT, row_id)
     own = [str(key) for key in row.formulas.values_list("pk", flat=True)]
-    keys = [one.key for one in book_for(member.kitchen_id, own).formulas]
+    keys = [formula.key for formula in book_for(member.kitchen_id, own).formulas]
     found = rows(member, Formula).filter(archived_at=None).in_bulk(keys)
     return {str(key): one for key, one in found.items()}
 
@@ -136,8 +136,8 @@ def take(request: HttpRequest, row_id: UUID, data: TakeSwapIn) -> Any:
 def _take(member: Member, row: Formula, data: TakeSwapIn) -> None:
     found = _swapped(member, row, data.old, data.new)
     grams = {
-        one.key: one.straight_g if data.way == "straight" else one.rebalanced_g
-        for one in found.lines
+        line.key: line.straight_g if data.way == "straight" else line.rebalanced_g
+        for line in found.lines
     }
     entry = snapshot(row)
     entry["lines"] = [

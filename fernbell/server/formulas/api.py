@@ -32,10 +32,10 @@ from fernbell.server.formulas.schemas import (
     TypedLine,
 )
 from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.actions import Shelf, Snapshot
 from fernbell.server.kitchens.models import Member, Row
 from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.kitchens.shelf import routes_of
 from fernbell.server.names import ReadLine
 from fernbell.server.pantry.assemble import as_core
 from fernbell.server.pantry.models import Ingredient
@@ -109,10 +109,10 @@ def listed(found: QuerySet) -> QuerySet:
     ).prefetch_related(Prefetch("desserts", queryset=desserts.only("name"), to_attr="in_desserts"))
 
 
-FORMULA = Kind("formula", Formula, FormulaIn, write, snapshot, listed=listed)
+FORMULA = Shelf("formula", Formula, FormulaIn, write, snapshot, listed=listed)
 
 
-router = shelf(FORMULA, FormulaBrief, FormulaOut)
+router = routes_of(FORMULA, FormulaBrief, FormulaOut)
 add_revisions(router, FORMULA)
 
 
@@ -155,8 +155,10 @@ def draft(member: Member, row_id: UUID, data: FormulaIn) -> dict[str, Any]:
 def _refuse_itself(member: Member, row: Row, nested: list[str]) -> None:
     """Refuse a draft one of whose nested formulas holds the row."""
     book = book_for(member.kitchen_id, nested) if nested else Book()
-    if str(row.pk) in {one.key for one in book.formulas}:
-        raise FormulaCircle((row.name, *(one.name for one in book.formulas if one.key in nested)))
+    if str(row.pk) in {formula.key for formula in book.formulas}:
+        raise FormulaCircle(
+            (row.name, *(formula.name for formula in book.formulas if formula.key in nested))
+        )
 
 
 @router.get("/{uuid:row_id}/scaled", response=list[SheetOut], operation_id="scale_formula")

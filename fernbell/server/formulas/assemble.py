@@ -6,11 +6,11 @@ from typing import Any
 from fernbell.core.families import asides, judge_fold, read_dial, sentence
 from fernbell.core.formulas import (
     Book,
-    Demand,
     Drawn,
     EggAccount,
     Line,
     Sheet,
+    Wanted,
     as_drawn,
     batch_working,
     factor_to_volume,
@@ -23,7 +23,7 @@ from fernbell.core.formulas import (
     wait_words,
 )
 from fernbell.core.measures import System
-from fernbell.core.pantry import Ingredient, Measured, said_in_kitchen
+from fernbell.core.pantry import Ingredient, InMeasures, said_in_kitchen
 from fernbell.server.formulas import models
 from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.drafts import DRAFT, Draft, drafted, saved
@@ -59,7 +59,7 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
         landing=read_dial(job.dial, own.lines) if job else None,
         sentence=list(sentence(job, own.lines)) if job else [],
         asides=list(asides(draft.kind, own.lines, steps, job)),
-        gauges=[GaugeOut(gauge=one, verdict=one.verdict) for one in own.gauges],
+        gauges=[GaugeOut(gauge=gauge, verdict=gauge.verdict) for gauge in own.gauges],
         judged=[*own.judged, *judge_fold(draft.kind, own.lines, steps)],
         declared=own.declared,
         cooking=own.composition.cooking.working,
@@ -77,7 +77,7 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
     )
 
 
-def _said(book: Book, line: Line, system: System) -> Measured | None:
+def _said(book: Book, line: Line, system: System) -> InMeasures | None:
     if line.ingredient is None:
         return None
     return said_in_kitchen(book.ingredient(line.ingredient), line.mass_g, system)
@@ -108,7 +108,7 @@ def scaled(
     readings = read_formulas(book, [key])
     if mass_g is None:
         mass_g = factor_to_volume(readings[key], volume_ml or 0) * readings[key].finished_g
-    return with_methods(member, sheets(book, readings, [Demand(key, mass_g, "this size")]))
+    return with_methods(member, sheets(book, readings, [Wanted(key, mass_g, "this size")]))
 
 
 def with_methods(
@@ -147,7 +147,7 @@ def with_methods(
 
 def _in_kitchen(
     sheet: Sheet, weighed: dict[str, Ingredient], system: System
-) -> dict[str, Measured]:
+) -> dict[str, InMeasures]:
     said = {
         line.key: said_in_kitchen(weighed[line.ingredient], line.mass_g, system)
         for line in sheet.lines

@@ -112,7 +112,7 @@ def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
             gas_kept,
             measured,
         ),
-        waits=tuple(_wait(**one) for one in json.loads(waits)),
+        waits=tuple(_wait(**load) for load in json.loads(waits)),
         whole_eggs=whole_eggs,
         kind=kind,
     )

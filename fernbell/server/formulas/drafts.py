@@ -94,8 +94,10 @@ class Draft:
 def drafted(member: Member, then: dict[str, Any]) -> Draft:
     """An entry, saved or not, read with the pantry and the nested formulas as they are today."""
     lines = tuple(map(line_of, then["lines"]))
-    nested = book_for(member.kitchen_id, {one.formula for one in lines if one.formula}, whole=True)
-    own = rows(member, pantry.Ingredient).filter(pk__in={one.ingredient for one in lines})
+    nested = book_for(
+        member.kitchen_id, {line.formula for line in lines if line.formula}, whole=True
+    )
+    own = rows(member, pantry.Ingredient).filter(pk__in={line.ingredient for line in lines})
     formula = Formula(
         DRAFT,
         then["name"],
@@ -107,7 +109,7 @@ def drafted(member: Member, then: dict[str, Any]) -> Draft:
         measured_density_g_ml=then["measured_density_g_ml"],
         kind=then["kind"],
     )
-    known = {one.key: one for one in (*nested.ingredients, *map(as_core, own))}
+    known = {ingredient.key: ingredient for ingredient in (*nested.ingredients, *map(as_core, own))}
     book = drawn_up(member, tuple(known.values()), (*nested.formulas, formula))
     told = {"kind": then["kind"], "method": then["method"], "job": then.get("job", "")}
     return Draft.of(member, book, DRAFT, **told)

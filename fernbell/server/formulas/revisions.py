@@ -15,7 +15,7 @@ from fernbell.server.formulas.drafts import drafted
 from fernbell.server.formulas.models import Formula as Row
 from fernbell.server.formulas.schemas import FormulaOut
 from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.actions import Shelf, Snapshot
 from fernbell.server.kitchens.models import Change, Member
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.schemas import Entry
@@ -49,7 +49,7 @@ class RestoreIn(Entry):
     revision: int
 
 
-def add_revisions(router: Router, kind: Kind) -> None:
+def add_revisions(router: Router, shelf: Shelf) -> None:
     """The routes of the revisions of formulas."""
 
     @router.get(
@@ -57,7 +57,7 @@ def add_revisions(router: Router, kind: Kind) -> None:
     )
     def list_revisions(request: HttpRequest, row_id: UUID) -> Any:
         require(request.auth, Act.READ)
-        found = list(actions.revisions(request.auth, kind, row_id)[:MOST_SHOWN])
+        found = list(actions.revisions(request.auth, shelf, row_id)[:MOST_SHOWN])
         names = _names(request.auth, found)
         return [_revision(one, names) for one in found]
 
@@ -67,7 +67,7 @@ def add_revisions(router: Router, kind: Kind) -> None:
         operation_id="mark_revision",
     )
     def mark_revision(request: HttpRequest, row_id: UUID, revision: int, data: RevisionIn) -> Any:
-        one = actions.mark(request.auth, kind, row_id, revision, data.name, good=data.good)
+        one = actions.mark(request.auth, shelf, row_id, revision, data.name, good=data.good)
         return _revision(one, _names(request.auth, [one]))
 
     @router.post(
@@ -77,9 +77,9 @@ def add_revisions(router: Router, kind: Kind) -> None:
     )
     def restore_revision(request: HttpRequest, row_id: UUID, revision: int, data: RestoreIn) -> Any:
         require(request.auth, Act.WRITE)
-        row = actions.find(request.auth, kind, row_id)
-        then = kind.entry(**_snapshot(request.auth, kind, row, revision))
-        return actions.change(request.auth, kind, row_id, data.revision, then)
+        row = actions.find(request.auth, shelf, row_id)
+        then = shelf.entry(**_snapshot(request.auth, shelf, row, revision))
+        return actions.change(request.auth, shelf, row_id, data.revision, then)
 
     @router.get("/{uuid:row_id}/compare", response=Comparison, operation_id="compare_revisions")
     def compare_revisions(
@@ -89,18 +89,18 @@ def add_revisions(router: Router, kind: Kind) -> None:
         after: Annotated[int, Query(ge=1)],
     ) -> Any:
         require(request.auth, Act.READ)
-        row = actions.find(request.auth, kind, row_id)
+        row = actions.find(request.auth, shelf, row_id)
         states = (
-            drafted(request.auth, _snapshot(request.auth, kind, row, one)).character()
+            drafted(request.auth, _snapshot(request.auth, shelf, row, one)).character()
             for one in (before, after)
         )
         return compare(*states)
 
 
-def _snapshot(member: Member, kind: Kind, row: Any, revision: int) -> Snapshot:
+def _snapshot(member: Member, shelf: Shelf, row: Any, revision: int) -> Snapshot:
     """A revision as an entry; fields that formulas no longer have are left out."""
-    then = actions.snapshot_at(member, kind, row, revision)
-    return {field: value for field, value in then.items() if field in kind.entry.model_fields}
+    then = actions.snapshot_at(member, shelf, row, revision)
+    return {field: value for field, value in then.items() if field in shelf.entry.model_fields}
 
 
 def _revision(one: Change, names: dict[str, str]) -> dict[str, Any]:
@@ -117,7 +117,9 @@ def _revision(one: Change, names: dict[str, str]) -> dict[str, Any]:
 
 def _names(member: Member, changes: Iterable[Change]) -> dict[str, str]:
     """Names of everything that stood in a line of these changes."""
-    lines = [line for one in changes for side in one.fields.get("lines", ()) for line in side or ()]
+    lines = [
+        line for change in changes for side in change.fields.get("lines", ()) for line in side or ()
+    ]
     found = {}
     for model, field in ((Ingredient, "ingredient"), (Row, "formula")):
         keys = {line[field] for line in lines if line[field]}

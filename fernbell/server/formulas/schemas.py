@@ -24,7 +24,7 @@ from fernbell.core.formulas import (
     Wait,
     usual_rule,
 )
-from fernbell.core.pantry import EggPart, Measured
+from fernbell.core.pantry import EggPart, InMeasures
 from fernbell.core.working import Working
 from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut, Text
 
@@ -235,7 +235,7 @@ class ReadingOut(Schema):
     batch_g: float
     finished_g: float
     percents: list[Working | None]
-    kitchen: list[Measured | None]
+    kitchen: list[InMeasures | None]
     brings: list[Brings]
     without_density: list[str]
     gauges: list[GaugeOut]
@@ -262,7 +262,7 @@ class SheetOut(Schema):
     flavor: str
     method: list[Step]
     workings: dict[str, Working]
-    kitchen: dict[str, Measured]
+    kitchen: dict[str, InMeasures]
     notes: dict[str, str]
 
 

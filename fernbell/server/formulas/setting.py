@@ -36,7 +36,6 @@ from fernbell.server.formulas.drafts import DRAFT, Draft, drafted, drawn_up
 from fernbell.server.formulas.lines import as_json
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
-    Choice,
     DialOut,
     FamilyOut,
     FiguresOut,
@@ -45,6 +44,7 @@ from fernbell.server.formulas.setting_schemas import (
     OptionOut,
     ProposalOut,
     SlotOut,
+    StuffChoice,
     TurnOut,
     VocabularyOut,
     WishIn,
@@ -58,11 +58,11 @@ from fernbell.server.pantry.assemble import as_core
 def vocabulary() -> VocabularyOut:
     """Families and figures as they are; no row is asked."""
     figures = [
-        FiguresOut(code=one.code, name=one.name, unit=one.unit)
-        for one in FIGURES.values()
-        if one.asked
+        FiguresOut(code=figure.code, name=figure.name, unit=figure.unit)
+        for figure in FIGURES.values()
+        if figure.asked
     ]
-    return VocabularyOut(families=[_family(one) for one in FAMILIES], figures=figures)
+    return VocabularyOut(families=[_family(family) for family in FAMILIES], figures=figures)
 
 
 def _family(family: Family) -> FamilyOut:
@@ -71,14 +71,14 @@ def _family(family: Family) -> FamilyOut:
         name=family.name,
         kind=family.kind,
         flavor=family.flavor,
-        jobs=[_job(family, one) for one in family.jobs],
+        jobs=[_job(family, job) for job in family.jobs],
         failures=list(family.failures),
         cautions=list(family.cautions),
     )
 
 
 def _job(family: Family, job: Job) -> JobOut:
-    slots = {one.slot: STUFFS[one.stuff].name for one in job.parts if one.slot}
+    slots = {part.slot: STUFFS[part.stuff].name for part in job.parts if part.slot}
     return JobOut(
         key=f"{family.key}.{job.key}",
         name=job.name,
@@ -89,11 +89,11 @@ def _job(family: Family, job: Job) -> JobOut:
         notes=list(job.notes),
         slots=[SlotOut(slot=slot, says=SAID[slot], usual=usual) for slot, usual in slots.items()],
         options=[
-            OptionOut(stuff=one.stuff, name=STUFFS[one.stuff].name, why=one.why)
-            for one in job.parts
-            if one.optional
+            OptionOut(stuff=part.stuff, name=STUFFS[part.stuff].name, why=part.why)
+            for part in job.parts
+            if part.optional
         ],
-        ways=[one.name for one in job.ways],
+        ways=[way.name for way in job.ways],
         tools=list(job.tools),
     )
 
@@ -135,7 +135,7 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
         names={line.key: book.line_name(line) for line in made.formula.lines},
         why=dict(made.why),
         choices={
-            slot: [Choice(id=UUID(one.key), name=one.name) for one in found]
+            slot: [StuffChoice(id=UUID(one.key), name=one.name) for one in found]
             for slot, found in slot_choices(job, shelf).items()
         },
         picked={slot: UUID(key) for slot, key in made.picked.items()},

@@ -116,7 +116,7 @@ class WishIn(Entry):
         return self
 
 
-class Choice(Schema):
+class StuffChoice(Schema):
     """Something of the pantry."""
 
     id: UUID
@@ -129,7 +129,7 @@ class ProposalOut(Schema):
     entry: FormulaIn
     names: dict[str, str]
     why: dict[str, str]
-    choices: dict[str, list[Choice]]
+    choices: dict[str, list[StuffChoice]]
     picked: dict[str, UUID]
     reading: ReadingOut
 

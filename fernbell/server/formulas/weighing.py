@@ -31,10 +31,10 @@ Gauges = tuple[Gauge, ...]
 def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) -> FitOut:
     """Fit a formula as it is drawn up to what is asked; nothing is saved."""
     draft = drafted(member, entry)
-    dial = draft.dial.figure if any(one.figure == "dial" for one in demands) else None
-    found = fit(draft.lines, tuple(one.demand(dial) for one in demands))
+    dial = draft.dial.figure if any(demand.figure == "dial" for demand in demands) else None
+    found = fit(draft.lines, tuple(demand.demand(dial) for demand in demands))
     now = draft.as_formula(found.formula)
-    because = {one.line: list(one.because) for one in found.moves}
+    because = {move.line: list(move.because) for move in found.moves}
     pairs = zip(draft.lines.formula.lines, found.formula.lines, strict=True)
     return FitOut(
         lines=[
@@ -106,7 +106,7 @@ def swap_ingredient(member: Member, entry: dict[str, Any], old: UUID, new: UUID)
                 straight_fits=_fits(plain),
                 rebalanced_fits=_fits(now),
             )
-            for one, (was, plain, now) in _deciding(*(one.gauges() for one in states))
+            for one, (was, plain, now) in _deciding(*(state.gauges() for state in states))
         ],
         kept=list(found.kept),
         notes=list(found.notes),
@@ -115,10 +115,10 @@ def swap_ingredient(member: Member, entry: dict[str, Any], old: UUID, new: UUID)
 
 def _deciding(*states: Gauges) -> Iterator[tuple[Gauge, list[Gauge | None]]]:
     """Each reading that decides: one that names it, and that of every state."""
-    by_code = [{one.code: one for one in gauges} for gauges in states]
+    by_code = [{gauge.code: gauge for gauge in gauges} for gauges in states]
     for code in dict.fromkeys(code for one in by_code for code in one):
         gauges = [one.get(code) for one in by_code]
-        first = next(one for one in gauges if one)
+        first = next(gauge for gauge in gauges if gauge)
         if first.decides:
             yield first, gauges
 

@@ -18,8 +18,8 @@ Snapshot = dict[str, Any]
 
 
 @dataclass(frozen=True)
-class Kind:
-    """One kind of row: how it is written and remembered.
+class Shelf:
+    """A shelf of rows of one sort: how one is written and remembered.
 
     `entry` is what a member enters; `write` puts it on a row of the member's kitchen and saves
     it; `snapshot` is the row as JSON, what `entry` is made from;
@@ -35,36 +35,36 @@ class Kind:
     listed: Callable[[QuerySet], QuerySet] = lambda found: found
 
 
-def find(member: Member, kind: Kind, row_id: UUID) -> Row:
+def find(member: Member, shelf: Shelf, row_id: UUID) -> Row:
     """A row of the member's kitchen; anything else is not there."""
     row = (
-        rows(member, kind.model)
+        rows(member, shelf.model)
         .filter(pk=row_id)
-        .select_related("changed_by", *kind.related)
+        .select_related("changed_by", *shelf.related)
         .first()
     )
     if row is None:
-        raise NotThere(f"There is no {kind.name} {row_id} here.")
+        raise NotThere(f"There is no {shelf.name} {row_id} here.")
     return row
 
 
 @transaction.atomic
-def create(member: Member, kind: Kind, data: Any) -> Row:
+def create(member: Member, shelf: Shelf, data: Any) -> Row:
     """A new row."""
     require(member, Act.WRITE)
-    row = kind.model(kitchen_id=member.kitchen_id, name=data.name, changed_by=member.user)
-    _write(member, kind, row, data)
-    _note(member, kind, row, "created", {})
+    row = shelf.model(kitchen_id=member.kitchen_id, name=data.name, changed_by=member.user)
+    _write(member, shelf, row, data)
+    _note(member, shelf, row, "created", {})
     return row
 
 
 @transaction.atomic
-def create_many(member: Member, kind: Kind, many: Sequence[Any]) -> list[Row]:
+def create_many(member: Member, shelf: Shelf, many: Sequence[Any]) -> list[Row]:
     """New rows, all or none; a refusal names the row."""
     made = []
     for place, data in enumerate(many):
         try:
-            made.append(create(member, kind, data))
+            made.append(create(member, shelf, data))
         except Invalid as error:
             faults = [{**one, "field": f"rows.{place}.{one['field']}"} for one in error.errors]
             raise Invalid(error.detail, faults) from error
@@ -72,36 +72,36 @@ def create_many(member: Member, kind: Kind, many: Sequence[Any]) -> list[Row]:
 
 
 @transaction.atomic
-def change(member: Member, kind: Kind, row_id: UUID, revision: int, data: Any) -> Row:
+def change(member: Member, shelf: Shelf, row_id: UUID, revision: int, data: Any) -> Row:
     """A row as it is to be now; refused if it was changed since `revision` was read."""
     require(member, Act.WRITE)
-    row = _lock(member, kind, row_id)
-    before = kind.snapshot(row)
+    row = _lock(member, shelf, row_id)
+    before = shelf.snapshot(row)
     if row.revision != revision:
-        raise _stale(kind, row, before)
+        raise _stale(shelf, row, before)
     if row.archived_at:
         raise Invalid.field("archived", f"{row.name} is archived: restore it first.")
     row.revision += 1
     row.changed_by = member.user
-    _write(member, kind, row, data)
-    _note(member, kind, row, "changed", before)
+    _write(member, shelf, row, data)
+    _note(member, shelf, row, "changed", before)
     return row
 
 
 @transaction.atomic
-def copy(member: Member, kind: Kind, row_id: UUID) -> Row:
+def copy(member: Member, shelf: Shelf, row_id: UUID) -> Row:
     """A copy under a name of its own."""
     require(member, Act.WRITE)
-    original = find(member, kind, row_id)
-    data = kind.snapshot(original) | {"name": _free_name(member, kind, original.name)}
-    return create(member, kind, kind.entry(**data))
+    original = find(member, shelf, row_id)
+    data = shelf.snapshot(original) | {"name": _free_name(member, shelf, original.name)}
+    return create(member, shelf, shelf.entry(**data))
 
 
 @transaction.atomic
-def archive(member: Member, kind: Kind, row_id: UUID) -> Row:
+def archive(member: Member, shelf: Shelf, row_id: UUID) -> Row:
     """Take a row off the shelf; refused while something uses it."""
     require(member, Act.ARCHIVE)
-    row = _lock(member, kind, row_id)
+    row = _lock(member, shelf, row_id)
     users = sorted(row.users())
     if users:
         raise InUse(f"{row.name} is used in {', '.join(users)}: take it out there first.")
@@ -109,45 +109,45 @@ def archive(member: Member, kind: Kind, row_id: UUID) -> Row:
     row.changed_by = member.user
     row.revision += 1
     row.save()
-    _note(member, kind, row, "archived", kind.snapshot(row))
+    _note(member, shelf, row, "archived", shelf.snapshot(row))
     return row
 
 
 @transaction.atomic
-def restore(member: Member, kind: Kind, row_id: UUID) -> Row:
+def restore(member: Member, shelf: Shelf, row_id: UUID) -> Row:
     """Put an archived row back, under a free name if its own was taken meanwhile."""
     require(member, Act.ARCHIVE)
-    row = _lock(member, kind, row_id)
-    before = kind.snapshot(row)
+    row = _lock(member, shelf, row_id)
+    before = shelf.snapshot(row)
     if row.archived_at:
-        taken = rows(member, kind.model).filter(name__iexact=row.name, archived_at=None).exists()
-        row.name = _free_name(member, kind, row.name) if taken else row.name
+        taken = rows(member, shelf.model).filter(name__iexact=row.name, archived_at=None).exists()
+        row.name = _free_name(member, shelf, row.name) if taken else row.name
         row.archived_at = None
         row.changed_by = member.user
         row.revision += 1
         row.save()
-        _note(member, kind, row, "restored", before)
+        _note(member, shelf, row, "restored", before)
     return row
 
 
-def history(member: Member, kind: Kind, row_id: UUID) -> Iterable[Change]:
+def history(member: Member, shelf: Shelf, row_id: UUID) -> Iterable[Change]:
     """What happened to a row, the newest first."""
-    return revisions(member, kind, row_id)[:100]
+    return revisions(member, shelf, row_id)[:100]
 
 
-def revisions(member: Member, kind: Kind, row_id: UUID) -> QuerySet[Change]:
+def revisions(member: Member, shelf: Shelf, row_id: UUID) -> QuerySet[Change]:
     """Every change of a row, the newest first; the row has to be there."""
-    find(member, kind, row_id)
-    changes = rows(member, Change).filter(kind=kind.name, row=row_id)
+    find(member, shelf, row_id)
+    changes = rows(member, Change).filter(kind=shelf.name, row=row_id)
     return changes.select_related("user").order_by("-revision", "-id")
 
 
-def snapshot_at(member: Member, kind: Kind, row: Row, revision: int) -> Snapshot:
+def snapshot_at(member: Member, shelf: Shelf, row: Row, revision: int) -> Snapshot:
     """A row as it was at a revision: what changed since is taken back, the newest first."""
     if not 1 <= revision <= row.revision:
         raise NotThere(f"{row.name} has no revision {revision}.")
-    then = dict(kind.snapshot(row))
-    for one in revisions(member, kind, row.pk):
+    then = dict(shelf.snapshot(row))
+    for one in revisions(member, shelf, row.pk):
         if one.revision <= revision:
             break
         then |= {field: before for field, (before, _) in one.fields.items()}
@@ -156,38 +156,38 @@ def snapshot_at(member: Member, kind: Kind, row: Row, revision: int) -> Snapshot
 
 @transaction.atomic
 def mark(
-    member: Member, kind: Kind, row_id: UUID, revision: int, name: str, *, good: bool
+    member: Member, shelf: Shelf, row_id: UUID, revision: int, name: str, *, good: bool
 ) -> Change:
     """Name a revision, and say whether it made a good batch."""
     require(member, Act.WRITE)
-    found = revisions(member, kind, row_id).filter(revision=revision).first()
+    found = revisions(member, shelf, row_id).filter(revision=revision).first()
     if found is None:
-        raise NotThere(f"There is no revision {revision} of this {kind.name}.")
+        raise NotThere(f"There is no revision {revision} of this {shelf.name}.")
     found.name, found.good = name, good
     found.save(update_fields=["name", "good"])
     return found
 
 
-def _lock(member: Member, kind: Kind, row_id: UUID) -> Row:
-    locked = rows(member, kind.model).select_for_update(of=("self",)).filter(pk=row_id).first()
+def _lock(member: Member, shelf: Shelf, row_id: UUID) -> Row:
+    locked = rows(member, shelf.model).select_for_update(of=("self",)).filter(pk=row_id).first()
     if locked is None:
-        raise NotThere(f"There is no {kind.name} {row_id} here.")
+        raise NotThere(f"There is no {shelf.name} {row_id} here.")
     return locked
 
 
-def _write(member: Member, kind: Kind, row: Row, data: Any) -> None:
+def _write(member: Member, shelf: Shelf, row: Row, data: Any) -> None:
     try:
         with transaction.atomic():
-            kind.write(member, row, data)
+            shelf.write(member, row, data)
     except IntegrityError as error:
         if "name_once" not in str(error):
             raise
-        article = "an" if kind.name[0] in "aeiou" else "a"
-        message = f"There is already {article} {kind.name} named {data.name}."
+        article = "an" if shelf.name[0] in "aeiou" else "a"
+        message = f"There is already {article} {shelf.name} named {data.name}."
         raise Invalid.field("name", message) from error
 
 
-def _stale(kind: Kind, row: Row, current: Snapshot) -> Stale:
+def _stale(shelf: Shelf, row: Row, current: Snapshot) -> Stale:
     who = row.changed_by.get_full_name() if row.changed_by else "Somebody"
     return Stale(
         f"{who} changed {row.name} at {row.changed_at:%H:%M} UTC. Nothing of yours was saved.",
@@ -198,27 +198,27 @@ def _stale(kind: Kind, row: Row, current: Snapshot) -> Stale:
     )
 
 
-def _free_name(member: Member, kind: Kind, name: str) -> str:
+def _free_name(member: Member, shelf: Shelf, name: str) -> str:
     taken = {
         one.lower()
-        for one in rows(member, kind.model)
+        for one in rows(member, shelf.model)
         .filter(archived_at=None, name__istartswith=name[:100])
         .values_list("name", flat=True)
     }
     stem = name[:100]
     candidates = (f"{stem} (copy{f' {i}' if i > 1 else ''})" for i in range(1, len(taken) + 2))
-    return next(one for one in candidates if one.lower() not in taken)
+    return next(candidate for candidate in candidates if candidate.lower() not in taken)
 
 
-def _note(member: Member, kind: Kind, row: Row, action: str, before: Snapshot) -> None:
-    after = kind.snapshot(row)
+def _note(member: Member, shelf: Shelf, row: Row, action: str, before: Snapshot) -> None:
+    after = shelf.snapshot(row)
     fields = {
         key: [before.get(key), value] for key, value in after.items() if before.get(key) != value
     }
     Change.objects.create(
         kitchen_id=member.kitchen_id,
         user=member.user,
-        kind=kind.name,
+        kind=shelf.name,
         row=row.pk,
         revision=row.revision,
         action=action,

@@ -1,4 +1,4 @@
-"""The routes every kind of row has: list, create, read, change, copy, archive, restore, history."""
+"""The routes every shelf has: list, create, read, change, copy, archive, restore, history."""
 
 from typing import Annotated, Any
 from uuid import UUID
@@ -8,21 +8,21 @@ from django.http import HttpRequest
 from ninja import Query, Router, Status
 
 from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Kind
+from fernbell.server.kitchens.actions import Shelf
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.schemas import MOST_ROWS, ChangeOut, Page, Revised, RowOut
 
 
-def shelf(kind: Kind, brief: type[RowOut], full: type[RowOut]) -> Router:
-    """A router with the common routes of a kind; `brief` is a row in the list, `full` alone."""
-    router = Router(tags=[kind.name])
-    _reading(router, kind, brief, full)
-    _writing(router, kind, full)
+def routes_of(shelf: Shelf, brief: type[RowOut], full: type[RowOut]) -> Router:
+    """A router with the common routes of a shelf; `brief` is a row in the list, `full` alone."""
+    router = Router(tags=[shelf.name])
+    _reading(router, shelf, brief, full)
+    _writing(router, shelf, full)
     return router
 
 
-def _reading(router: Router, kind: Kind, brief: type[RowOut], full: type[RowOut]) -> None:
-    page, route = Page[brief], f"{{}}_{kind.name}".format
+def _reading(router: Router, shelf: Shelf, brief: type[RowOut], full: type[RowOut]) -> None:
+    page, route = Page[brief], f"{{}}_{shelf.name}".format
 
     @router.get("", response=page, operation_id=route("list"))
     def list_rows(
@@ -32,7 +32,9 @@ def _reading(router: Router, kind: Kind, brief: type[RowOut], full: type[RowOut]
         offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
     ) -> dict[str, Any]:
         require(request.auth, Act.READ)
-        found = kind.listed(rows(request.auth, kind.model).filter(archived_at__isnull=not archived))
+        found = shelf.listed(
+            rows(request.auth, shelf.model).filter(archived_at__isnull=not archived)
+        )
         items = list(found.select_related("changed_by")[offset : offset + limit])
         short = len(items) < limit and (items or not offset)
         total = offset + len(items) if short else found.aggregate(n=Count("pk"))["n"]
@@ -41,34 +43,34 @@ def _reading(router: Router, kind: Kind, brief: type[RowOut], full: type[RowOut]
     @router.get("/{uuid:row_id}", response=full, operation_id=route("read"))
     def read_row(request: HttpRequest, row_id: UUID) -> Any:
         require(request.auth, Act.READ)
-        return actions.find(request.auth, kind, row_id)
+        return actions.find(request.auth, shelf, row_id)
 
     @router.get("/{uuid:row_id}/history", response=list[ChangeOut], operation_id=route("history"))
     def row_history(request: HttpRequest, row_id: UUID) -> Any:
         require(request.auth, Act.READ)
-        return actions.history(request.auth, kind, row_id)
+        return actions.history(request.auth, shelf, row_id)
 
 
-def _writing(router: Router, kind: Kind, full: type[RowOut]) -> None:
-    entry, route = kind.entry, f"{{}}_{kind.name}".format
+def _writing(router: Router, shelf: Shelf, full: type[RowOut]) -> None:
+    entry, route = shelf.entry, f"{{}}_{shelf.name}".format
     revised = Revised[entry]
 
     @router.post("", response={201: full}, operation_id=route("create"))
     def create_row(request: HttpRequest, data: entry) -> Status:
-        return Status(201, actions.create(request.auth, kind, data))
+        return Status(201, actions.create(request.auth, shelf, data))
 
     @router.put("/{uuid:row_id}", response=full, operation_id=route("change"))
     def change_row(request: HttpRequest, row_id: UUID, data: revised) -> Any:
-        return actions.change(request.auth, kind, row_id, data.revision, data.data)
+        return actions.change(request.auth, shelf, row_id, data.revision, data.data)
 
     @router.post("/{uuid:row_id}/copy", response={201: full}, operation_id=route("copy"))
     def copy_row(request: HttpRequest, row_id: UUID) -> Status:
-        return Status(201, actions.copy(request.auth, kind, row_id))
+        return Status(201, actions.copy(request.auth, shelf, row_id))
 
     @router.post("/{uuid:row_id}/archive", response=full, operation_id=route("archive"))
     def archive_row(request: HttpRequest, row_id: UUID) -> Any:
-        return actions.archive(request.auth, kind, row_id)
+        return actions.archive(request.auth, shelf, row_id)
 
     @router.post("/{uuid:row_id}/restore", response=full, operation_id=route("restore"))
     def restore_row(request: HttpRequest, row_id: UUID) -> Any:
-        return actions.restore(request.auth, kind, row_id)
+        return actions.restore(request.auth, shelf, row_id)

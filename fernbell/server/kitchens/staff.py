@@ -29,7 +29,7 @@ def person(member: Member) -> dict[str, Any]:
         "name": member.user.get_full_name(),
         "username": member.user.username,
         "kitchen": _kitchen(member),
-        "kitchens": [_kitchen(one) for one in others],
+        "kitchens": [_kitchen(other) for other in others],
         "preferences": {
             "measures": member.measures,
             "fahrenheit": member.fahrenheit,
@@ -53,8 +53,8 @@ def demo_people() -> list[dict[str, str]]:
     """The people of the demo kitchen."""
     members = Member.objects.filter(user__username__startswith=DEMO_PREFIX)
     return [
-        {"username": one.user.username, "name": one.user.get_full_name(), "role": one.role}
-        for one in members.select_related("user").order_by("pk")
+        {"username": member.user.username, "name": member.user.get_full_name(), "role": member.role}
+        for member in members.select_related("user").order_by("pk")
     ]
 
 

@@ -8,10 +8,10 @@ from django.http import HttpRequest
 from fernbell.core.molds import depth_working
 from fernbell.core.working import Working
 from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.actions import Shelf, Snapshot
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import Act, require
-from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.kitchens.shelf import routes_of
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
 from fernbell.server.molds.schemas import FillIn, MoldIn, MoldOut
@@ -29,10 +29,10 @@ def snapshot(row: Mold) -> Snapshot:
     return {"name": row.name, "shape": row.shape, "water_g": row.water_g, "note": row.note}
 
 
-MOLD = Kind("mold", Mold, MoldIn, write, snapshot)
+MOLD = Shelf("mold", Mold, MoldIn, write, snapshot)
 
 
-router = shelf(MOLD, MoldOut, MoldOut)
+router = routes_of(MOLD, MoldOut, MoldOut)
 
 
 @router.post("/{uuid:row_id}/fill", response=Working, operation_id="fill_mold")

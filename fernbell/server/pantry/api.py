@@ -20,10 +20,10 @@ from fernbell.core.pantry import (
 from fernbell.core.pantry import Ingredient as CoreIngredient
 from fernbell.core.pantry.naming import Named, Names
 from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Kind, Snapshot
+from fernbell.server.kitchens.actions import Shelf, Snapshot
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.shelf import shelf
+from fernbell.server.kitchens.shelf import routes_of
 from fernbell.server.pantry import usual
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.pantry.schemas import (
@@ -62,9 +62,9 @@ def snapshot(row: Ingredient) -> Snapshot:
     return own | {"make_up_status": row.make_up_status or None, "egg": row.egg or None}
 
 
-INGREDIENT = Kind("ingredient", Ingredient, IngredientIn, write, snapshot)
+INGREDIENT = Shelf("ingredient", Ingredient, IngredientIn, write, snapshot)
 
-router = shelf(INGREDIENT, IngredientBrief, IngredientOut)
+router = routes_of(INGREDIENT, IngredientBrief, IngredientOut)
 
 
 @router.get("/vocabulary", response=Vocabulary, operation_id="pantry_vocabulary")

@@ -47,12 +47,12 @@ def ingredient_of(
     """
     return Ingredient(
         *(key, name, density_g_ml, cup_density_g_ml, weigh_step_g),
-        pieces=tuple(Piece(**one) for one in pieces),
+        pieces=tuple(Piece(**piece) for piece in pieces),
         make_up=make_up,
         price_per_kg=price_today(packs),
         allergens=None if allergens is None else tuple(allergens),
         chocolate=_CHOCOLATE.validate_python(chocolate),
-        states=tuple(State(**one) for one in states or []),
+        states=tuple(State(**state) for state in states or []),
         egg=EggPart(egg) if egg else None,
         bought=tuple(Piece(one["name"], one["mass_g"]) for one in bought or packs or []),
     )

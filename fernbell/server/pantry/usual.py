@@ -7,7 +7,7 @@ from django.db.models import F
 
 from fernbell.core.measures import name_key, words_of
 from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Kind
+from fernbell.server.kitchens.actions import Shelf
 from fernbell.server.kitchens.models import Change, Member
 from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.pantry.models import MOST_OTHER_NAMES, Ingredient, Usual
@@ -57,9 +57,9 @@ def shared(row: Ingredient) -> dict[str, list[str]]:
 
 
 @transaction.atomic
-def remember(member: Member, kind: Kind, row_id: UUID, name: str) -> Ingredient:
+def remember(member: Member, shelf: Shelf, row_id: UUID, name: str) -> Ingredient:
     """Another name for an ingredient; refused where it is the name of something else."""
-    row = actions.find(member, kind, row_id)
+    row = actions.find(member, shelf, row_id)
     key = name_key(name)
     if not key:
         raise Invalid.field("name", "A name has letters.")
@@ -71,6 +71,6 @@ def remember(member: Member, kind: Kind, row_id: UUID, name: str) -> Ingredient:
         return row
     if len(row.other_names) >= MOST_OTHER_NAMES:
         raise Invalid.field("name", f"{row.name} has {MOST_OTHER_NAMES} other names already.")
-    entry = kind.snapshot(row)
+    entry = shelf.snapshot(row)
     entry["other_names"] = [*row.other_names, name]
-    return actions.change(member, kind, row_id, row.revision, kind.entry(**entry))
+    return actions.change(member, shelf, row_id, row.revision, shelf.entry(**entry))

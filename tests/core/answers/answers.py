@@ -42,7 +42,7 @@ from fernbell.core.working import Working
 from fernbell.demo.formulas import DemoFormula
 from fernbell.starter.pantry import STOCKS
 
-SHELF = tuple(one.ingredient for one in STOCKS)
+SHELF = tuple(stock.ingredient for stock in STOCKS)
 RULES = ("base", "insert", "fill", "coat", "band", "garnish")
 
 
@@ -69,7 +69,7 @@ def worked(one: Working | None) -> Any:
     if one is None:
         return None
     given = [(given.name, given.value, given.unit) for given in one.given]
-    own = [one.figure, one.value, one.unit, given, one.rule, one.arithmetic, one.source]
+    own = [one.figure, one.value, one.unit, given, one.law, one.arithmetic, one.source]
     return [*own, [worked(step) for step in one.steps]]
 
 
@@ -90,7 +90,7 @@ def of_dessert(dessert: Dessert, book: Book, count: int) -> dict[str, Any]:
     """Everything a dessert answers, by what it is about."""
     solved, made = solve(dessert, book, count)
     return {
-        "parts": [_part(one) for one in solved.parts],
+        "parts": [_part(part) for part in solved.parts],
         "whole": [
             worked(one)
             for one in (
@@ -99,9 +99,9 @@ def of_dessert(dessert: Dessert, book: Book, count: int) -> dict[str, Any]:
             )
         ],
         "portions": solved.portions,
-        "findings": [said(one) for one in solved.findings],
+        "findings": [said(finding) for finding in solved.findings],
         "cut": _cut(solved),
-        "stages": [_stage(one) for one in solved.stages],
+        "stages": [_stage(stage) for stage in solved.stages],
         "words": solved.words,
         "sheets": [sheet(one) for one in made],
         "proposals": list(_proposed(dessert)),
@@ -124,8 +124,16 @@ def _shape(one: Any) -> Any:
 def _cut(solved: Solved) -> Any:
     cut, top = solved.cut, solved.cut.top
     dimensions = sorted(
-        (one.part, one.layer or "", one.what, one.start, one.end, one.value_mm, one.short)
-        for one in cut.dimensions
+        (
+            dimension.part,
+            dimension.layer or "",
+            dimension.what,
+            dimension.start,
+            dimension.end,
+            dimension.value_mm,
+            dimension.short,
+        )
+        for dimension in cut.dimensions
     )
     room = [cut.width_mm, cut.height_mm, cut.mold_width_mm, cut.rim_mm, cut.level_mm]
     above = [top.edge, [_shape(one) for one in top.hidden], top.cuts, top.portion]
@@ -153,7 +161,7 @@ def _proposed(dessert: Dessert) -> Iterator[Any]:
 
 def of_mold(mold: Solid) -> Any:
     """What a mold answers."""
-    return [worked(one) for one in mold.workings()]
+    return [worked(working) for working in mold.workings()]
 
 
 def grams(formula: Formula) -> list[float]:
@@ -231,7 +239,7 @@ def _set(dial: Dial, lines: Lines) -> dict[str, Any]:
         "dial": digest(worked(landing.working)),
         "turned": turned,
         "fitted": fitted,
-        "others": digest([plain(one) for one in others]),
+        "others": digest([plain(other) for other in others]),
     }
 
 

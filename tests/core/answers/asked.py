@@ -29,13 +29,13 @@ def desserts() -> Answers:
 def formulas() -> Answers:
     """What every demo formula answers."""
     book = demo_book()
-    for one in FORMULAS:
-        yield f"formula {one.slug}", of_formula(one, book)
+    for formula in FORMULAS:
+        yield f"formula {formula.slug}", of_formula(formula, book)
 
 
 def proposals() -> Answers:
     """What the demo's molds answer, and what every job proposes."""
-    yield "molds", {one.slug: of_mold(one.mold) for one in MOLDS}
+    yield "molds", {mold.slug: of_mold(mold.mold) for mold in MOLDS}
     yield "jobs", dict(of_jobs())
 
 

@@ -47,12 +47,16 @@ _KINDS: dict[str, Any] = {
 
 def demo_desserts() -> Iterator[tuple[str, Dessert, int]]:
     """Every demo dessert as it is, turned over, by weight, and in every mold of the demo."""
-    for one in DESSERTS:
-        yield one.slug, one.dessert, one.count
-        yield f"{one.slug}, turned over", replace(one.dessert, built="upside down"), one.count
-        yield f"{one.slug}, by weight", replace(one.dessert, portions=ByWeight(110)), 1
+    for dessert in DESSERTS:
+        yield dessert.slug, dessert.dessert, dessert.count
+        yield (
+            f"{dessert.slug}, turned over",
+            replace(dessert.dessert, built="upside down"),
+            dessert.count,
+        )
+        yield f"{dessert.slug}, by weight", replace(dessert.dessert, portions=ByWeight(110)), 1
         for mold in MOLDS:
-            yield f"{one.slug} in {mold.slug}", refit(one.dessert, mold.mold), 7
+            yield f"{dessert.slug} in {mold.slug}", refit(dessert.dessert, mold.mold), 7
 
 
 def drawn_desserts() -> Iterator[tuple[str, Dessert, int]]:

@@ -10,7 +10,15 @@ from pathlib import Path
 
 from fernbell.core.desserts import Base, Dessert, Fill, Insert, Layer, Wedges, solve
 from fernbell.core.errors import CoreError, MoldOverflow
-from fernbell.core.formulas import Body, Book, Formula, Line, fold, overrun_percent, whipped_density
+from fernbell.core.formulas import (
+    Aerated,
+    Book,
+    Formula,
+    Line,
+    fold,
+    overrun_percent,
+    whipped_density,
+)
 from fernbell.core.measures import (
     celsius_from_fahrenheit,
     fahrenheit_from_celsius,
@@ -92,7 +100,11 @@ def nested_rows(inputs: Case) -> Rows:
     book = Book((water,), (Formula("any", "Any", (Line("line", 100, "water"),)),))
     solved, _ = solve(dessert, book)
     rest = next(part for part in solved.parts if part.part == "rest")
-    gaps = {one.what: one.value_mm for one in solved.cut.dimensions if one.part == "insert"}
+    gaps = {
+        dimension.what: dimension.value_mm
+        for dimension in solved.cut.dimensions
+        if dimension.part == "insert"
+    }
     assert rest.volume is not None
     yield "remaining volume for mousse", rest.volume.value
     yield "gap all round the insert", clearance(disc(insert["d_mm"]), mold.plan)
@@ -152,8 +164,8 @@ def air_rows() -> Rows:
     """Overrun, and cream folded into a base, as the case describes it in its row keys."""
     yield "overrun, cream 1.00 g/ml whipped to 0.48", overrun_percent(1.0, 0.48)
     yield "density of cream 1.00 g/ml at 110 % overrun", whipped_density(1.0, 110)
-    base = Body(400, 400 / 1.08)
-    cream = Body(300, 300 / 1.0, 300 / 0.48 - 300 / 1.0)
+    base = Aerated(400, 400 / 1.08)
+    cream = Aerated(300, 300 / 1.0, 300 / 0.48 - 300 / 1.0)
     kept = "400 g base 1.08 + 300 g whipped cream 0.48 (gas-free 1.00), gas all kept"
     yield kept, fold((base, cream), 1.0).density_g_ml
     yield "same, 80 % of the gas kept", fold((base, cream)).density_g_ml

@@ -25,11 +25,13 @@ def mixing_rows(case: dict[str, Any]) -> Rows:
 
 
 def _folded(parts: list[dict[str, Any]]) -> Rows:
-    portions = [Portion(one["g"], one["T_C"], shares_of(one["mass_fractions"])) for one in parts]
+    portions = [
+        Portion(part["g"], part["T_C"], shares_of(part["mass_fractions"])) for part in parts
+    ]
     yield "mix temperature, cp(T) integrated", mixed_at(portions)
-    for one, portion in zip(parts, portions, strict=True):
+    for part, portion in zip(parts, portions, strict=True):
         heat = specific_heat(portion.shares, portion.temperature_c)
-        yield f"cp of {one['what']} at {one['T_C']} C", heat
+        yield f"cp of {part['what']} at {part['T_C']} C", heat
 
 
 def _seeded(inputs: dict[str, Any], keys: list[str]) -> Rows:

@@ -160,7 +160,7 @@ def batter_rows(inputs: Case) -> Rows:
     yield "energy total (kJ)", kj * mass / 100
     yield "energy per 100 g", kcal
     yield "energy per 100 g (kJ)", kj
-    told = as_told(completed(MakeUp(**{name: 100 * own / mass for name, own in grams.items()})))
+    told = as_told(completed(MakeUp(**{name: 100 * gram / mass for name, gram in grams.items()})))
     for name, word in (("water", "water"), ("protein", "protein"), ("fat", "fat")):
         yield f"{name} per 100 g", told[word]
     yield "carb per 100 g", told["carbohydrate"]

@@ -2,7 +2,7 @@
 import { computed, onScopeDispose, ref, type Ref, shallowRef, type ShallowRef, watch } from 'vue'
 
 import { Problem } from './client'
-import { type Kind, type Kinds, useRow, useWrites } from './shelves'
+import { type Shelf, type Shelves, useRow, useWrites } from './shelves'
 import { dropUnsaved, keepUnsaved, unsavedOf } from './unsaved'
 
 /** How long to wait before the server is asked again after silence. */
@@ -11,15 +11,15 @@ export const AGAIN_MS = 3000
 /** Not this entry, not by this person, not this row: asking again would change nothing. */
 const REFUSED = new Set([400, 403, 404, 422])
 
-export function useDraft<K extends Kind>(
-  kind: K,
+export function useDraft<S extends Shelf>(
+  shelf: S,
   id: () => string | undefined,
-  entryOf: (row: Kinds[K]['full']) => Kinds[K]['entry'],
+  entryOf: (row: Shelves[S]['full']) => Shelves[S]['entry'],
 ) {
-  type Entry = Kinds[K]['entry']
-  type Full = Kinds[K]['full']
-  const row = useRow(kind, id)
-  const { change } = useWrites(kind)
+  type Entry = Shelves[S]['entry']
+  type Full = Shelves[S]['full']
+  const row = useRow(shelf, id)
+  const { change } = useWrites(shelf)
   const draft: ShallowRef<Entry | null> = shallowRef(null)
   const problem: ShallowRef<Problem | null> = shallowRef(null)
   const saving: Ref<boolean> = ref(false)
@@ -54,7 +54,7 @@ export function useDraft<K extends Kind>(
 
   /** Go on with what an earlier visit could not save; if it is stale by now, that is told. */
   async function resume(at: string) {
-    const left = unsavedOf<Entry>(kind, at)
+    const left = unsavedOf<Entry>(shelf, at)
     if (!left) return
     revisions.set(at, left.revision)
     draft.value = left.data
@@ -67,7 +67,7 @@ export function useDraft<K extends Kind>(
     if (!draft.value || !shown) return
     draft.value = { ...draft.value, ...changed }
     pending = { id: shown, data: draft.value }
-    keepUnsaved(kind, shown, { revision: revisions.get(shown) ?? 1, data: draft.value })
+    keepUnsaved(shelf, shown, { revision: revisions.get(shown) ?? 1, data: draft.value })
     // What is stale stays so until one chooses; silence is asked again by itself.
     if (!saving.value && problem.value?.status !== 409) await save()
   }
@@ -89,14 +89,14 @@ export function useDraft<K extends Kind>(
         const saved = await change.mutateAsync({ id: to, revision, data })
         revisions.set(to, saved.revision)
         if (to === shown) base.value = data
-        if (!pending) dropUnsaved(kind, to)
+        if (!pending) dropUnsaved(shelf, to)
       }
       problem.value = null
     } catch (error) {
       if (!(error instanceof Problem)) throw error
       if (sent?.id === shown) problem.value = error
       // A refused entry is not worth keeping for later; everything else may yet be saved.
-      if (sent && REFUSED.has(error.status)) dropUnsaved(kind, sent.id)
+      if (sent && REFUSED.has(error.status)) dropUnsaved(shelf, sent.id)
     } finally {
       saving.value = false
     }
@@ -106,7 +106,7 @@ export function useDraft<K extends Kind>(
   async function reload() {
     problem.value = null
     pending = null
-    if (shown) dropUnsaved(kind, shown)
+    if (shown) dropUnsaved(shelf, shown)
     const { data } = await row.refetch()
     show(data as Full | undefined)
   }
@@ -118,7 +118,7 @@ export function useDraft<K extends Kind>(
     if (theirs) revisions.set(shown, theirs)
     draft.value = data
     pending = { id: shown, data }
-    keepUnsaved(kind, shown, { revision: revisions.get(shown) ?? 1, data })
+    keepUnsaved(shelf, shown, { revision: revisions.get(shown) ?? 1, data })
     await save()
   }
 

@@ -1623,19 +1623,6 @@ export interface components {
          */
         ChocolateKind: "dark" | "milk" | "white" | "compound";
         /**
-         * Choice
-         * @description Something of the pantry.
-         */
-        Choice: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Name */
-            name: string;
-        };
-        /**
          * Coat
          * @description A thickness on the exposed surface, with run-off that is saved and a least pour.
          */
@@ -2005,10 +1992,10 @@ export interface components {
             what: string;
         };
         /**
-         * Drawn
+         * DrawnLayer
          * @description A layer of the drawing: whether it stands in the mold, and whether its pieces overlap.
          */
-        Drawn: {
+        DrawnLayer: {
             /** In Mold */
             in_mold: boolean;
             /** Name */
@@ -2698,7 +2685,7 @@ export interface components {
          */
         HouseOut: {
             /** Drawn */
-            drawn: components["schemas"]["Drawn"][];
+            drawn: components["schemas"]["DrawnLayer"][];
             /** Forms */
             forms: components["schemas"]["FormOut"][];
             formulas: components["schemas"]["FormulasOut"];
@@ -2708,6 +2695,15 @@ export interface components {
             scales: components["schemas"]["ScaleOut"][];
             /** Ways */
             ways: components["schemas"]["WayOut"][];
+        };
+        /**
+         * InMeasures
+         * @description A mass said in the kitchen's measures, and how it came about.
+         */
+        InMeasures: {
+            /** Text */
+            text: string;
+            working: components["schemas"]["Working"];
         };
         /**
          * IngredientBrief
@@ -3251,15 +3247,6 @@ export interface components {
             rows: components["schemas"]["IngredientIn"][];
         };
         /**
-         * Measured
-         * @description A mass said in the kitchen's measures, and how it came about.
-         */
-        Measured: {
-            /** Text */
-            text: string;
-            working: components["schemas"]["Working"];
-        };
-        /**
          * MemberIn
          * @description A new member and the role.
          */
@@ -3676,7 +3663,7 @@ export interface components {
         ProposalOut: {
             /** Choices */
             choices: {
-                [key: string]: components["schemas"]["Choice"][];
+                [key: string]: components["schemas"]["StuffChoice"][];
             };
             entry: components["schemas"]["FormulaIn"];
             /** Names */
@@ -3723,6 +3710,16 @@ export interface components {
         Proposed: {
             /** Part */
             part: components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
+        };
+        /**
+         * Purpose
+         * @description One reason a sheet is as large as it is.
+         */
+        Purpose: {
+            /** Mass G */
+            mass_g: number;
+            /** Purpose */
+            purpose: string;
         };
         /**
          * ReadLine
@@ -3785,7 +3782,7 @@ export interface components {
             /** Judged */
             judged: components["schemas"]["Judged"][];
             /** Kitchen */
-            kitchen: (components["schemas"]["Measured"] | null)[];
+            kitchen: (components["schemas"]["InMeasures"] | null)[];
             landing: components["schemas"]["Landing"] | null;
             /** Leftovers */
             leftovers: components["schemas"]["LeftoverOut"][];
@@ -4049,7 +4046,7 @@ export interface components {
              */
             spare_g: number;
             /** Uses */
-            uses: components["schemas"]["Use"][];
+            uses: components["schemas"]["Purpose"][];
         };
         /**
          * SheetLine
@@ -4101,7 +4098,7 @@ export interface components {
             kind: string;
             /** Kitchen */
             kitchen: {
-                [key: string]: components["schemas"]["Measured"];
+                [key: string]: components["schemas"]["InMeasures"];
             };
             /** Method */
             method: components["schemas"]["Step"][];
@@ -4401,6 +4398,19 @@ export interface components {
          */
         Store: "dry" | "cold" | "frozen";
         /**
+         * StuffChoice
+         * @description Something of the pantry.
+         */
+        StuffChoice: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * SwapGauge
          * @description A reading that decides, before, straight and rebalanced; whether it moved in either.
          */
@@ -4669,16 +4679,6 @@ export interface components {
          */
         Until: "temperature" | "brix" | "weight";
         /**
-         * Use
-         * @description One reason a sheet is as large as it is.
-         */
-        Use: {
-            /** Mass G */
-            mass_g: number;
-            /** Purpose */
-            purpose: string;
-        };
-        /**
          * UsedOut
          * @description An ingredient of a dessert, and the formulas whose lines hold it.
          */
@@ -4909,7 +4909,7 @@ export interface components {
         };
         /**
          * Working
-         * @description How one figure came about: inputs, rule, arithmetic, source.
+         * @description How one figure came about: inputs, law, arithmetic, source.
          *
          *     `steps` hold the workings of inputs that were themselves computed.
          */
@@ -4920,8 +4920,8 @@ export interface components {
             figure: string;
             /** Given */
             given: components["schemas"]["Given"][];
-            /** Rule */
-            rule: string;
+            /** Law */
+            law: string;
             /** Source */
             source: string;
             /**

@@ -2,7 +2,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 
-import { api, take } from './client'
+import { anywhere, take } from './client'
 import type {
   Change,
   Dessert,
@@ -20,39 +20,37 @@ import type {
   StackEntry,
 } from './types'
 
-export interface Kinds {
+export interface Shelves {
   desserts: { brief: DessertBrief; full: Dessert; entry: DessertEntry }
   formulas: { brief: FormulaBrief; full: Formula; entry: FormulaEntry }
   ingredients: { brief: IngredientBrief; full: Ingredient; entry: IngredientEntry }
   molds: { brief: Mold; full: Mold; entry: MoldEntry }
   stacks: { brief: Stack; full: Stack; entry: StackEntry }
 }
-export type Kind = keyof Kinds
+export type Shelf = keyof Shelves
 /** What a new row is made of; what is left out is the server's to fill in. */
-export type New<K extends Kind> = Partial<Kinds[K]['entry']> & { name: string }
+export type New<S extends Shelf> = Partial<Shelves[S]['entry']> & { name: string }
 
-type Send = (path: string, init?: object) => ReturnType<typeof api.GET>
-
-/** One typed set of requests a kind; the paths differ only in the kind's name. */
-function requests<K extends Kind>(kind: K) {
-  type Brief = Kinds[K]['brief']
-  type Full = Kinds[K]['full']
-  type Entry = Kinds[K]['entry']
-  // openapi-fetch cannot type a path that is put together; the shapes are the kind's own.
-  const { GET, POST, PUT } = api as unknown as Record<'GET' | 'POST' | 'PUT', Send>
+/** One typed set of requests a shelf; the paths differ only in its name. */
+function requests<S extends Shelf>(shelf: S) {
+  type Brief = Shelves[S]['brief']
+  type Full = Shelves[S]['full']
+  type Entry = Shelves[S]['entry']
+  const { GET, POST, PUT } = anywhere
   const one = (id: string) => ({ params: { path: { row_id: id } } })
-  const row = `/api/${kind}/{row_id}`
-  const as = <T>(answer: ReturnType<Send>) => take<T>(answer as Promise<{ response: Response }>)
+  const row = `/api/${shelf}/{row_id}`
+  const as = <T>(answer: Promise<{ data?: unknown; response: Response }>) =>
+    take(answer as Promise<{ data?: T; response: Response }>)
   return {
     list: (archived: boolean) =>
       as<{ items: Brief[]; total: number }>(
-        GET(`/api/${kind}`, { params: { query: { archived } } }),
+        GET(`/api/${shelf}`, { params: { query: { archived } } }),
       ),
     read: (id: string) => as<Full>(GET(row, one(id))),
-    create: (entry: New<K>) => as<Full>(POST(`/api/${kind}`, { body: entry })),
+    create: (entry: New<S>) => as<Full>(POST(`/api/${shelf}`, { body: entry })),
     change: (id: string, revision: number, data: Entry) =>
       as<Full>(PUT(row, { ...one(id), body: { revision, data } })),
-    createMany: (rows: New<K>[]) => as<Full[]>(POST(`/api/${kind}/many`, { body: { rows } })),
+    createMany: (rows: New<S>[]) => as<Full[]>(POST(`/api/${shelf}/many`, { body: { rows } })),
     copy: (id: string) => as<Full>(POST(`${row}/copy`, one(id))),
     archive: (id: string) => as<Full>(POST(`${row}/archive`, one(id))),
     restore: (id: string) => as<Full>(POST(`${row}/restore`, one(id))),
@@ -60,63 +58,63 @@ function requests<K extends Kind>(kind: K) {
   }
 }
 
-export function useRows<K extends Kind>(kind: K, archived: MaybeRefOrGetter<boolean> = false) {
+export function useRows<S extends Shelf>(shelf: S, archived: MaybeRefOrGetter<boolean> = false) {
   const query = useQuery({
     shallow: true,
-    queryKey: [kind, 'list', () => toValue(archived)],
-    queryFn: () => requests(kind).list(toValue(archived)),
+    queryKey: [shelf, 'list', () => toValue(archived)],
+    queryFn: () => requests(shelf).list(toValue(archived)),
     placeholderData: keepPreviousData,
   })
   const rows = computed(() => query.data.value?.items ?? [])
   return { ...query, rows }
 }
 
-export function useRow<K extends Kind>(kind: K, id: MaybeRefOrGetter<string | undefined>) {
+export function useRow<S extends Shelf>(shelf: S, id: MaybeRefOrGetter<string | undefined>) {
   return useQuery({
     shallow: true,
-    queryKey: [kind, 'one', () => toValue(id)],
-    queryFn: () => requests(kind).read(toValue(id) ?? ''),
+    queryKey: [shelf, 'one', () => toValue(id)],
+    queryFn: () => requests(shelf).read(toValue(id) ?? ''),
     enabled: () => Boolean(toValue(id)),
   })
 }
 
-export function useHistory(kind: Kind, id: MaybeRefOrGetter<string | undefined>) {
+export function useHistory(shelf: Shelf, id: MaybeRefOrGetter<string | undefined>) {
   return useQuery({
     shallow: true,
-    queryKey: [kind, 'history', () => toValue(id)],
-    queryFn: () => requests(kind).history(toValue(id) ?? ''),
+    queryKey: [shelf, 'history', () => toValue(id)],
+    queryFn: () => requests(shelf).history(toValue(id) ?? ''),
     enabled: () => Boolean(toValue(id)),
   })
 }
 
-/** Reads the rows of a kind anew, after they were changed by another way than the writes here. */
+/** Reads the rows of a shelf anew, after they were changed by another way than the writes here. */
 export function useReread() {
   const client = useQueryClient()
-  return (kind: Kind) => client.invalidateQueries({ queryKey: [kind] })
+  return (shelf: Shelf) => client.invalidateQueries({ queryKey: [shelf] })
 }
 
 /** What changes rows; afterwards everything that may depend on them is read anew. */
-export function useWrites<K extends Kind>(kind: K) {
+export function useWrites<S extends Shelf>(shelf: S) {
   const client = useQueryClient()
-  const ask = requests(kind)
-  type Full = Kinds[K]['full'] & { id: string }
+  const ask = requests(shelf)
+  type Full = Shelves[S]['full'] & { id: string }
   /** Off the shelf at once, so that nothing leads back to it while the lists are read anew. */
   const dropFromLists = (id: string) => {
     client.setQueriesData<{ items: { id: string }[]; total: number }>(
-      { queryKey: [kind, 'list'] },
+      { queryKey: [shelf, 'list'] },
       (page) => page && { ...page, items: page.items.filter((one) => one.id !== id) },
     )
   }
   /** A list asked for before the write may come after it: what is under way does not count. */
   const readListAnew = async () => {
-    await client.cancelQueries({ queryKey: [kind, 'list'] })
-    await client.invalidateQueries({ queryKey: [kind, 'list'] })
+    await client.cancelQueries({ queryKey: [shelf, 'list'] })
+    await client.invalidateQueries({ queryKey: [shelf, 'list'] })
   }
   const settle = (row: Full) => {
-    client.setQueryData([kind, 'one', row.id], row)
+    client.setQueryData([shelf, 'one', row.id], row)
     if (row.archived) dropFromLists(row.id)
     void readListAnew()
-    void client.invalidateQueries({ queryKey: [kind, 'history', row.id] })
+    void client.invalidateQueries({ queryKey: [shelf, 'history', row.id] })
     void client.invalidateQueries({ queryKey: ['worked out'] })
   }
   const write = <Given>(mutationFn: (given: Given) => Promise<Full>) =>
@@ -124,12 +122,12 @@ export function useWrites<K extends Kind>(kind: K) {
   return {
     /** Several at once, all or none; only ingredients have it. */
     createMany: useMutation({
-      mutationFn: (rows: New<K>[]) => ask.createMany(rows),
+      mutationFn: (rows: New<S>[]) => ask.createMany(rows),
       onSuccess: (rows: Full[]) => rows.forEach(settle),
     }),
-    create: write((entry: New<K>) => ask.create(entry)),
+    create: write((entry: New<S>) => ask.create(entry)),
     change: write(
-      (given: { id: string; revision: number; data: Kinds[K]['entry'] }) =>
+      (given: { id: string; revision: number; data: Shelves[S]['entry'] }) =>
         ask.change(given.id, given.revision, given.data) as Promise<Full>,
     ),
     copy: write((id: string) => ask.copy(id)),

@@ -7,23 +7,23 @@ export interface Unsaved<Entry> {
   data: Entry
 }
 
-const place = (kind: string, id: string) => `${KEY}${kind}.${id}`
+const place = (shelf: string, id: string) => `${KEY}${shelf}.${id}`
 
-export function keepUnsaved<Entry>(kind: string, id: string, unsaved: Unsaved<Entry>) {
+export function keepUnsaved<Entry>(shelf: string, id: string, unsaved: Unsaved<Entry>) {
   try {
-    sessionStorage.setItem(place(kind, id), JSON.stringify(unsaved))
+    sessionStorage.setItem(place(shelf, id), JSON.stringify(unsaved))
   } catch {
     // A full or forbidden store: the draft still lives on the screen.
   }
 }
 
-export function dropUnsaved(kind: string, id: string) {
-  sessionStorage.removeItem(place(kind, id))
+export function dropUnsaved(shelf: string, id: string) {
+  sessionStorage.removeItem(place(shelf, id))
 }
 
-export function unsavedOf<Entry>(kind: string, id: string): Unsaved<Entry> | undefined {
+export function unsavedOf<Entry>(shelf: string, id: string): Unsaved<Entry> | undefined {
   try {
-    return JSON.parse(sessionStorage.getItem(place(kind, id)) ?? '') as Unsaved<Entry>
+    return JSON.parse(sessionStorage.getItem(place(shelf, id)) ?? '') as Unsaved<Entry>
   } catch {
     return undefined
   }

@@ -148,7 +148,7 @@ useCommands(() =>
           @change="(to) => router.push(`/desserts/${to}`)"
         />
       </label>
-      <RowMenu :id="id" kind="desserts" :name="view.name" room="desserts">
+      <RowMenu :id="id" shelf="desserts" :name="view.name" room="desserts">
         <MenuItem v-if="!disabled" key="new" @click="emit('make')">Draw a new dessert</MenuItem>
         <MenuItem v-if="!disabled" key="name" @click="renaming = view.name">Rename</MenuItem>
       </RowMenu>

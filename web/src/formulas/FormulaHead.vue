@@ -72,7 +72,7 @@ function rename() {
         @change="(flavor) => emit('change', { flavor: String(flavor) })"
       />
     </label>
-    <RowMenu :id="id" kind="formulas" :name="entry.name" room="formulas" />
+    <RowMenu :id="id" shelf="formulas" :name="entry.name" room="formulas" />
   </header>
 </template>
 

@@ -2,12 +2,12 @@
 /** What was put away, and the way back. */
 import Modal from 'ant-design-vue/es/modal'
 
-import { type Kind, useRows, useWrites } from '../api/shelves'
+import { type Shelf, useRows, useWrites } from '../api/shelves'
 
-const props = defineProps<{ kind: Kind }>()
+const props = defineProps<{ shelf: Shelf }>()
 const emit = defineEmits<{ close: [] }>()
-const { rows, isSuccess } = useRows(props.kind, true)
-const { restore } = useWrites(props.kind)
+const { rows, isSuccess } = useRows(props.shelf, true)
+const { restore } = useWrites(props.shelf)
 </script>
 
 <template>

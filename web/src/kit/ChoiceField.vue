@@ -3,7 +3,7 @@
 import Select from 'ant-design-vue/es/select'
 import { computed, onMounted, onUpdated, ref, watch } from 'vue'
 
-import { among, type Shelf, useFound } from './useFound'
+import { among, type Named, useFound } from './useFound'
 
 export interface Option {
   value: string | number
@@ -20,7 +20,7 @@ const props = withDefaults(
     placeholder?: string
     showSearch?: boolean
     /** The options are rows of this shelf: the server finds the ones that are typed. */
-    shelf?: Shelf
+    shelf?: Named
     bordered?: boolean
   }>(),
   { value: undefined, placeholder: '', shelf: undefined, bordered: true },

@@ -2,12 +2,12 @@
 /** Who changed what and when. */
 import Modal from 'ant-design-vue/es/modal'
 
-import { type Kind, useHistory } from '../api/shelves'
+import { type Shelf, useHistory } from '../api/shelves'
 import { dayAndClock } from './format'
 
-const props = defineProps<{ kind: Kind; id: string; name: string }>()
+const props = defineProps<{ shelf: Shelf; id: string; name: string }>()
 const emit = defineEmits<{ close: [] }>()
-const history = useHistory(props.kind, () => props.id)
+const history = useHistory(props.shelf, () => props.id)
 
 function said(value: unknown): string {
   if (value === null || value === undefined || value === '') return 'nothing'

@@ -3,7 +3,7 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, ref } from 'vue'
 
-import { among, type Shelf, useFound } from './useFound'
+import { among, type Named, useFound } from './useFound'
 
 interface Item {
   id: string
@@ -14,7 +14,7 @@ const props = defineProps<{
   /** The same under headings, for while nothing is looked for. */
   groups?: { title: string; items: Item[] }[]
   room: string
-  shelf: Shelf
+  shelf: Named
   id?: string | undefined
   noun: string
   canMake: boolean

@@ -5,15 +5,15 @@ import Menu, { MenuItem } from 'ant-design-vue/es/menu'
 import { defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { type Kind, useWrites } from '../api/shelves'
+import { type Shelf, useWrites } from '../api/shelves'
 import { useSession } from '../shell/session'
 
 const HistoryDialog = defineAsyncComponent(() => import('./HistoryDialog.vue'))
 const ArchivedDialog = defineAsyncComponent(() => import('./ArchivedDialog.vue'))
-const props = defineProps<{ kind: Kind; id: string; name: string; room: string }>()
+const props = defineProps<{ shelf: Shelf; id: string; name: string; room: string }>()
 const router = useRouter()
 const { mayWrite, isChef } = useSession()
-const { copy, archive } = useWrites(props.kind)
+const { copy, archive } = useWrites(props.shelf)
 const historyOpen = ref(false)
 const archivedOpen = ref(false)
 const refusal = ref('')
@@ -54,11 +54,11 @@ async function putAway() {
     </template>
   </Dropdown>
   <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
-  <ArchivedDialog v-if="archivedOpen" :kind="kind" @close="archivedOpen = false" />
+  <ArchivedDialog v-if="archivedOpen" :shelf="shelf" @close="archivedOpen = false" />
   <HistoryDialog
     v-if="historyOpen"
     :id="id"
-    :kind="kind"
+    :shelf="shelf"
     :name="name"
     @close="historyOpen = false"
   />

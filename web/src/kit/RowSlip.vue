@@ -3,7 +3,7 @@
 import { computed, ref, type Ref, watch } from 'vue'
 
 import type { Problem } from '../api/client'
-import type { Kind } from '../api/shelves'
+import type { Shelf } from '../api/shelves'
 import RowMenu from './RowMenu.vue'
 import SaveNotice from './SaveNotice.vue'
 import TextField from './TextField.vue'
@@ -18,7 +18,7 @@ interface NamedDraft {
 }
 const props = defineProps<{
   id: string
-  kind: Kind
+  shelf: Shelf
   room: string
   title: string
   row: NamedDraft
@@ -38,7 +38,7 @@ function rename() {
   <section class="slip">
     <header>
       <h2>{{ title }}</h2>
-      <RowMenu :id="id" :kind="kind" :name="saved" :room="room" />
+      <RowMenu :id="id" :shelf="shelf" :name="saved" :room="room" />
     </header>
     <SaveNotice v-if="problem" :problem="problem" @reload="row.reload()" @insist="row.insist()" />
     <TextField

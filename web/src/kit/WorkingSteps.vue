@@ -13,7 +13,7 @@ defineProps<{ working: Working; nested?: boolean }>()
         {{ significant(working.value) }} <span class="quiet">{{ working.unit }}</span>
       </p>
     </header>
-    <p class="rule">{{ working.rule }}</p>
+    <p class="law">{{ working.law }}</p>
     <p class="arithmetic">{{ working.arithmetic }}</p>
     <dl>
       <template v-for="one in working.given" :key="one.name">
@@ -55,7 +55,7 @@ header {
   font-size: 16px;
 }
 
-.rule {
+.law {
   color: var(--muted);
 }
 

@@ -95,7 +95,7 @@ describe('HistoryDialog', () => {
         { at: '2026-03-01T13:00:00Z', who: null, action: 'created', revision: 1, fields: {} },
       ]),
     )
-    mounted(HistoryDialog, { kind: 'ingredients', id: '1', name: 'Vanilla' })
+    mounted(HistoryDialog, { shelf: 'ingredients', id: '1', name: 'Vanilla' })
     await settled()
     const text = document.body.textContent ?? ''
     expect(text).toContain('Ines Moor changed')

@@ -3,13 +3,15 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 
 import { api, take } from '../api/client'
+import type { Shelf } from '../api/shelves'
 import type { FoundName } from '../api/types'
 
-export type Shelf = 'ingredients' | 'formulas' | 'lines' | 'desserts' | 'molds' | 'stacks'
+/** A shelf whose names are looked up, or what may stand in a line. */
+export type Named = Shelf | 'lines'
 const PAUSE_MS = 90
 const MOST = 300
 
-export function useFound(shelf: () => Shelf | undefined, typed: () => string) {
+export function useFound(shelf: () => Named | undefined, typed: () => string) {
   /** What was typed when the hand last paused. */
   const asked = ref('')
   let timer: ReturnType<typeof setTimeout> | undefined

@@ -53,7 +53,7 @@ function measure(field: string, value: unknown) {
   <RowSlip
     v-if="entry"
     :id="id"
-    kind="molds"
+    shelf="molds"
     room="molds"
     :title="words?.title ?? ''"
     aria-label="Mold"

@@ -62,7 +62,7 @@ function annotate() {
   <RowSlip
     v-if="entry"
     :id="id"
-    kind="ingredients"
+    shelf="ingredients"
     room="pantry"
     title="Ingredient"
     aria-label="Ingredient"

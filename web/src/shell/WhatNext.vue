@@ -6,7 +6,7 @@ import { computed, nextTick, onMounted, ref, useId, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { fits } from '../kit/search'
-import { type Shelf, useFound } from '../kit/useFound'
+import { type Named, useFound } from '../kit/useFound'
 import { usePicked } from '../kit/usePicked'
 import { allCommands } from './commands'
 import { ROOMS } from './routes'
@@ -18,7 +18,7 @@ const query = ref('')
 const field = ref<{ focus: () => void } | null>(null)
 onMounted(() => void nextTick(() => field.value?.focus()))
 
-const on = (shelf: Shelf) =>
+const on = (shelf: Named) =>
   useFound(
     () => shelf,
     () => query.value,

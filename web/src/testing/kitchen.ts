@@ -29,7 +29,7 @@ export const working = (figure: string, value: number, unit = 'g', more: Partial
     value,
     unit,
     given: [{ name: 'volume', value: 201.06, unit: 'ml' }],
-    rule: 'mass = volume × density',
+    law: 'mass = volume × density',
     arithmetic: `201.1 × 1.132 = ${value} ${unit}`,
     source: 'mass balance, exact',
     steps: [],

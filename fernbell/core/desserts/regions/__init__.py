@@ -5,21 +5,20 @@ from fernbell.core.desserts.regions.film import Film, exposed_surface
 from fernbell.core.desserts.regions.pieces import Pieces
 from fernbell.core.desserts.regions.region import (
     DRAWN,
-    Amount,
-    Drawn,
+    DrawnLayer,
     Region,
     Shape,
     ShapeKey,
     Surroundings,
+    Takes,
 )
 from fernbell.core.desserts.regions.rest import Pour, Rest
 from fernbell.core.desserts.regions.strip import Strip, strip_length
 
 __all__ = [
     "DRAWN",
-    "Amount",
     "Block",
-    "Drawn",
+    "DrawnLayer",
     "Film",
     "Pieces",
     "Pour",
@@ -29,6 +28,7 @@ __all__ = [
     "ShapeKey",
     "Strip",
     "Surroundings",
+    "Takes",
     "exposed_surface",
     "strip_length",
 ]

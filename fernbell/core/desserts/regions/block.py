@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from fernbell.core.desserts.regions.region import SOLID, Amount, Region, Surroundings
+from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Plan, Solid, box, moved, outline
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
@@ -57,11 +57,11 @@ class Block(Region):
         ends = (min(end - self.low_mm, self.solid.height_mm) for end in (low, high))
         return self.solid.volume_between(*ends)
 
-    def amount(self, name: str, near: Surroundings) -> Amount:
+    def amount(self, name: str, near: Surroundings) -> Takes:
         """Its volume."""
         del near
         working = solid_volume(f"Volume of {name}", self.solid)
-        return Amount(working.figure, working, working)
+        return Takes(working.figure, working, working)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Its section."""
@@ -104,7 +104,7 @@ def solid_volume(figure: str, solid: Solid) -> Working:
         value=volume,
         unit="ml",
         given=(*solid.measures(), Given("thickness", height, "mm")),
-        rule=f"volume = {solid.volume_law('thickness')}",
+        law=f"volume = {solid.volume_law('thickness')}",
         arithmetic=f"{solid.volume_text(0.0, height)} = {figure_text(volume)} ml",
         source=GEOMETRY,
     )

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from fernbell.core.desserts.regions.region import COAT, Amount, Region, Surroundings
+from fernbell.core.desserts.regions.region import COAT, Region, Surroundings, Takes
 from fernbell.core.molds import MM2_PER_CM2, Loop, Solid, box
 from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
 
@@ -29,10 +29,10 @@ class Film(Region):
         """How far it moves the wall outwards [mm]."""
         return 0.0 if self.top_only else self.thick_mm
 
-    def amount(self, name: str, near: Surroundings) -> Amount:
+    def amount(self, name: str, near: Surroundings) -> Takes:
         """Its surface, and the volume of the film."""
         surface = exposed_surface(near.outer, top_only=self.top_only)
-        return Amount(surface.figure, surface, self._volume(name, surface))
+        return Takes(surface.figure, surface, self._volume(name, surface))
 
     def _volume(self, name: str, surface: Working) -> Working:
         volume = surface.value * self.thick_mm / 10
@@ -44,7 +44,7 @@ class Film(Region):
                 Given("surface", surface.value, "cm²"),
                 Given("thickness", self.thick_mm, "mm"),
             ),
-            rule="volume = surface × thickness",
+            law="volume = surface × thickness",
             arithmetic=f"{figure_text(surface.value)} × {figure_text(self.thick_mm)} / 10 = "
             f"{figure_text(volume)} ml",
             source=COMMON_PRACTICE + "; a film thin against the dessert, corners not counted",
@@ -96,7 +96,7 @@ def exposed_surface(solid: Solid, *, top_only: bool) -> Working:
             Given("edge all round", solid.perimeter_at(height), "mm"),
             Given("height before coating", height, "mm"),
         ),
-        rule="surface = top" if top_only else sides,
+        law="surface = top" if top_only else sides,
         arithmetic=f"({solid.area_text(height)}{walls}) / 100 = {figure_text(surface)} cm²",
         source=GEOMETRY,
     )

@@ -4,7 +4,7 @@ import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from fernbell.core.desserts.regions.region import GARNISH, Amount, Region, Surroundings
+from fernbell.core.desserts.regions.region import GARNISH, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop, Point
 from fernbell.core.working import Given, Working, figure_text
 
@@ -41,11 +41,11 @@ class Pieces(Region):
         """What it weighs on one portion [g]."""
         return self.piece_g * self.each
 
-    def amount(self, name: str, near: Surroundings) -> Amount:
+    def amount(self, name: str, near: Surroundings) -> Takes:
         """Its pieces, and what they weigh."""
         assert near.division is not None
         pieces = self._pieces(name, near.division.count)
-        return Amount(f"Pieces of {name}", pieces, mass=self._mass(name, pieces))
+        return Takes(f"Pieces of {name}", pieces, mass=self._mass(name, pieces))
 
     def _pieces(self, name: str, portions: int) -> Working:
         pieces = portions * self.each
@@ -54,7 +54,7 @@ class Pieces(Region):
             value=pieces,
             unit="pieces",
             given=(Given("portions", portions, ""), Given("pieces a portion", self.each, "")),
-            rule="pieces = portions × pieces a portion",
+            law="pieces = portions × pieces a portion",
             arithmetic=f"{portions} × {figure_text(self.each)} = {figure_text(pieces)} pieces",
             source="counting",
         )
@@ -66,7 +66,7 @@ class Pieces(Region):
             value=mass,
             unit="g",
             given=(Given("pieces", pieces.value, ""), Given("one piece", self.piece_g, "g")),
-            rule="mass = pieces × one piece",
+            law="mass = pieces × one piece",
             arithmetic=f"{figure_text(pieces.value)} × {figure_text(self.piece_g)} = "
             f"{figure_text(mass)} g",
             source="counting",

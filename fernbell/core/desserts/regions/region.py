@@ -18,7 +18,7 @@ ShapeKey = tuple[str, str | None, int]
 
 
 @dataclass(frozen=True, slots=True)
-class Drawn:
+class DrawnLayer:
     """A layer of the drawing: whether it stands in the mold, and whether its pieces overlap."""
 
     name: str
@@ -26,9 +26,9 @@ class Drawn:
     overlaps: bool = False
 
 
-REST, SOLID = Drawn("rest", in_mold=True), Drawn("solid", in_mold=True)
-COAT, BAND = Drawn("coat", in_mold=False), Drawn("band", in_mold=False)
-GARNISH = Drawn("garnish", in_mold=False, overlaps=True)
+REST, SOLID = DrawnLayer("rest", in_mold=True), DrawnLayer("solid", in_mold=True)
+COAT, BAND = DrawnLayer("coat", in_mold=False), DrawnLayer("band", in_mold=False)
+GARNISH = DrawnLayer("garnish", in_mold=False, overlaps=True)
 DRAWN = (REST, SOLID, COAT, BAND, GARNISH)
 """Layers of the drawing from the back to the front."""
 
@@ -73,7 +73,7 @@ class Surroundings:
 
 
 @dataclass(frozen=True, slots=True)
-class Amount:
+class Takes:
     """How much a region takes in one dessert.
 
     `measure` is what it goes by, called `what`; by `volume` grams follow from density, and `mass`
@@ -93,7 +93,7 @@ class Region(ABC):
 
     goes_by: ClassVar[str]
     """What it is scaled by, in words: 'by volume'."""
-    drawn: ClassVar[Drawn]
+    drawn: ClassVar[DrawnLayer]
     by_portion: ClassVar[bool] = False
     """Whether it is known only when the dessert is divided."""
 
@@ -125,7 +125,7 @@ class Region(ABC):
             """How thick it is made; None where it has no thickness of its own [mm]."""
 
     @abstractmethod
-    def amount(self, name: str, near: Surroundings) -> Amount:
+    def amount(self, name: str, near: Surroundings) -> Takes:
         """How much it takes, with the working."""
 
     @abstractmethod

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from fernbell.core.desserts.masses import mass_of
-from fernbell.core.desserts.regions.region import REST, Amount, Region, Surroundings
+from fernbell.core.desserts.regions.region import REST, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Solid
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
@@ -47,10 +47,10 @@ class Rest(Region):
         """None: it takes what is left."""
         return None
 
-    def amount(self, name: str, near: Surroundings) -> Amount:
+    def amount(self, name: str, near: Surroundings) -> Takes:
         """Its volume: to the level, less what stands in it."""
         taken = tuple(
-            (near.name(one), one.volume_between(0.0, self.level_mm)) for one in near.solids
+            (near.name(solid), solid.volume_between(0.0, self.level_mm)) for solid in near.solids
         )
         whole = self.solid.volume_between(0.0, self.level_mm)
         working = Working(
@@ -62,11 +62,11 @@ class Rest(Region):
                 Given("volume to there", whole, "ml"),
                 *(Given(solid, volume, "ml") for solid, volume in taken),
             ),
-            rule="what is left = volume to the level − everything that stands in it",
+            law="what is left = volume to the level − everything that stands in it",
             arithmetic=self._around(0.0, self.level_mm, taken),
             source=GEOMETRY,
         )
-        return Amount(working.figure, working, working)
+        return Takes(working.figure, working, working)
 
     def pours(self, name: str, near: Surroundings) -> tuple[Pour, ...]:
         """Its pours, each with what it takes."""
@@ -81,9 +81,9 @@ class Rest(Region):
 
     def _pour(self, name: str, low: float, high: float, near: Surroundings) -> Working:
         taken = tuple(
-            (near.name(one), inside)
-            for one in near.solids
-            if (inside := one.volume_between(low, high))
+            (near.name(solid), inside)
+            for solid in near.solids
+            if (inside := solid.volume_between(low, high))
         )
         return Working(
             figure=f"Volume of {name}",
@@ -94,7 +94,7 @@ class Rest(Region):
                 Given("to", high, "mm"),
                 *(Given(solid, volume, "ml") for solid, volume in taken),
             ),
-            rule=f"one pour = {self.solid.volume_law('its height')} − what stands in it",
+            law=f"one pour = {self.solid.volume_law('its height')} − what stands in it",
             arithmetic=self._around(low, high, taken),
             source=GEOMETRY,
         )
@@ -109,8 +109,8 @@ class Rest(Region):
         """One shape a pour, with holes where solids stand in it."""
         half = self.solid.across_mm / 2
         for _, low, high in self.stops:
-            holes = (one.hole(low, high, half) for one in near.solids)
-            yield (self.solid.section(low, high), *(one for one in holes if one))
+            holes = (solid.hole(low, high, half) for solid in near.solids)
+            yield (self.solid.section(low, high), *(hole for hole in holes if hole))
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """From wall to wall, up to its level."""

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from fernbell.core.desserts.regions.region import BAND, Amount, Region, Surroundings
+from fernbell.core.desserts.regions.region import BAND, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop, box
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
@@ -32,11 +32,11 @@ class Strip(Region):
         """How high the strip is cut: that is how a sheet of it is told [mm]."""
         return self.height_mm
 
-    def amount(self, name: str, near: Surroundings) -> Amount:
+    def amount(self, name: str, near: Surroundings) -> Takes:
         """Its length, and its volume."""
         del near
         strip = strip_length(f"Strip of {name}", self.edge_mm, self.overlap_mm)
-        return Amount(strip.figure, strip, self._volume(name, strip))
+        return Takes(strip.figure, strip, self._volume(name, strip))
 
     def _volume(self, name: str, strip: Working) -> Working:
         volume = strip.value * self.height_mm * self.film_mm / MM3_PER_ML
@@ -49,7 +49,7 @@ class Strip(Region):
                 Given("height", self.height_mm, "mm"),
                 Given("thickness", self.film_mm, "mm"),
             ),
-            rule="volume = strip × height × thickness",
+            law="volume = strip × height × thickness",
             arithmetic=f"{figure_text(strip.value)} × {figure_text(self.height_mm)} × "
             f"{figure_text(self.film_mm)} / 1 000 = {figure_text(volume)} ml",
             source=OVERLAP_SOURCE,
@@ -85,7 +85,7 @@ def strip_length(figure: str, edge_mm: float, overlap_mm: float) -> Working:
         value=length,
         unit="mm",
         given=(Given("edge all round", edge_mm, "mm"), Given("overlap", overlap_mm, "mm")),
-        rule="strip = edge all round + overlap",
+        law="strip = edge all round + overlap",
         arithmetic=f"{figure_text(edge_mm)} + {figure_text(overlap_mm)} = {figure_text(length)} mm",
         source=OVERLAP_SOURCE,
     )

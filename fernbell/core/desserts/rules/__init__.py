@@ -10,8 +10,8 @@ from fernbell.core.desserts.rules.insert import Insert, Layer
 
 RULES: tuple[type[Part], ...] = (Base, Insert, Fill, Coat, Band, Garnish)
 
-BY_NAME = {one.words.rule: one for one in RULES}
-BUILT_AS = {one.words.rule: place for place, one in enumerate(RULES)}
+BY_NAME = {rule.words.rule: rule for rule in RULES}
+BUILT_AS = {rule.words.rule: place for place, rule in enumerate(RULES)}
 
 __all__ = [
     "BUILT_AS",

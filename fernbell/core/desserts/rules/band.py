@@ -6,10 +6,10 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Strip
-from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.working import GEOMETRY, figure_text
@@ -57,19 +57,19 @@ class Band(Part):
 
     def place(self, body: Body) -> tuple[Strip]:
         """Around the coats and the bands there are."""
-        out = sum(film.side_mm for film in body.films) + sum(one.film_mm for one in body.strips)
+        out = sum(film.side_mm for film in body.films) + sum(strip.film_mm for strip in body.strips)
         edge = body.mold.perimeter_at(0.0)
         sizes = (self.height_mm, self.thickness_mm, self.overlap_mm)
         return (Strip(self.key, self.name, self.formula, edge, *sizes, out),)
 
-    def steps(self, made: Measured) -> Iterator[Step]:
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Laid around."""
         says = f"around the foot, {figure_text(self.height_mm)} mm high"
         (strip,) = made.body.of(self.key)
         shape, name = made.shape(strip), made.name(self.key)
-        yield Step(Moment.OVER, "band", name, says, (shape,), (self.formula,))
+        yield BuildStep(Moment.OVER, "band", name, says, (shape,), (self.formula,))
 
-    def judge(self, made: Measured) -> Iterator[Finding]:
+    def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Higher than what it goes around."""
         top = made.body.top_mm
         if self.height_mm > top > 0:
@@ -84,7 +84,7 @@ class Band(Part):
                 part=self.key,
             )
 
-    def sentences(self, made: Measured) -> Iterator[str]:
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How high."""
         high = figure_text(self.height_mm)
         yield f"{made.name(self.key)}: a strip around the foot, {high} mm high."

@@ -6,7 +6,7 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Block
 from fernbell.core.desserts.rules.inside import (
@@ -18,7 +18,7 @@ from fernbell.core.desserts.rules.inside import (
     outside,
 )
 from fernbell.core.desserts.sight import Dimension, beside
-from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding
 from fernbell.core.molds import Plan
@@ -90,11 +90,11 @@ class Base(Part):
         for block in body.blocks_of(self.key):
             yield beside(body, block, 0.0)
 
-    def steps(self, made: Measured) -> Iterator[Step]:
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Laid on the board; upside down pressed in last."""
         for block in made.body.blocks_of(self.key):
             says = f"{figure_text(block.thick_mm)} mm, {figure_text(block.across_mm)} across"
-            yield Step(
+            yield BuildStep(
                 Moment.BOARD,
                 "base",
                 made.name(self.key),
@@ -103,7 +103,7 @@ class Base(Part):
                 (self.formula,),
             )
 
-    def judge(self, made: Measured) -> Iterator[Finding]:
+    def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Wider than the mold, or above its rim."""
         rim, name = made.body.mold.height_mm, made.name(self.key)
         for block in made.body.blocks_of(self.key):
@@ -113,7 +113,7 @@ class Base(Part):
             if practice.is_short(rim, block.high_mm):
                 yield above_rim(self.key, name, block.high_mm, rim)
 
-    def sentences(self, made: Measured) -> Iterator[str]:
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """From where to where, how wide, how far from the wall."""
         for block in made.body.blocks_of(self.key):
             gap = figure_text(made.body.gap(block))

@@ -6,10 +6,10 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import Part, RuleWords, Switch, Use
 from fernbell.core.desserts.regions import Film
-from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
@@ -69,12 +69,12 @@ class Coat(Part):
         thick = (self.thickness_mm, self.top_only)
         return (Film(self.key, self.name, self.formula, *thick, out, over),)
 
-    def steps(self, made: Measured) -> Iterator[Step]:
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Poured over."""
         says = f"{figure_text(self.thickness_mm)} mm" + (" on top" if self.top_only else "")
         (film,) = made.body.of(self.key)
         shape, name = made.shape(film), made.name(self.key)
-        yield Step(Moment.OVER, "coat", name, says, (shape,), (self.formula,))
+        yield BuildStep(Moment.OVER, "coat", name, says, (shape,), (self.formula,))
 
     def poured_g(self, one_g: float, count: int) -> float:
         """What has to be poured so that enough clings; clinging × count × (1 + run-off) [g]."""
@@ -102,7 +102,7 @@ class Coat(Part):
                 Given("run-off, saved", self.runoff_percent, "%"),
                 Given("least that pours well", self.least_pour_g, "g"),
             ),
-            rule="to make = clinging × desserts × (1 + run-off), and no less than pours well",
+            law="to make = clinging × desserts × (1 + run-off), and no less than pours well",
             arithmetic=f"{figure_text(one.value)} × {count} × "
             f"{figure_text(1 + self.runoff_percent / 100)} = {figure_text(poured)} g"
             f"{floor if raised else shared}",
@@ -110,7 +110,7 @@ class Coat(Part):
             steps=(one,),
         )
 
-    def judge(self, made: Measured) -> Iterator[Finding]:
+    def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Less than pours well."""
         result = made.result(self.key)
         if result.mass is None:
@@ -131,7 +131,7 @@ class Coat(Part):
                 part=self.key,
             )
 
-    def sentences(self, made: Measured) -> Iterator[str]:
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How thick, and where."""
         where = "on top" if self.top_only else "over top and sides"
         yield f"{made.name(self.key)}: {figure_text(self.thickness_mm)} mm {where}."

@@ -6,10 +6,10 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Pour, Rest
-from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
@@ -58,11 +58,11 @@ class Fill(Part):
         solid = body.mold.to_height(level)
         return (Rest(self.key, self.name, self.formula, solid, body.stops(level)),)
 
-    def steps(self, made: Measured) -> Iterator[Step]:
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """One step a pour; each is frozen before the next."""
         pours, name = made.result(self.key).pours, made.name(self.key)
         for number, pour in enumerate(pours):
-            yield Step(
+            yield BuildStep(
                 Moment.POUR,
                 "pour",
                 pour.name,
@@ -74,7 +74,7 @@ class Fill(Part):
                 high_mm=pour.high_mm,
             )
 
-    def judge(self, made: Measured) -> Iterator[Finding]:
+    def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Above the rim, no room, or lower than the base."""
         body, result = made.body, made.result(self.key)
         rim, level, floor = body.mold.height_mm, body.level_mm, body.board_top_mm
@@ -111,7 +111,7 @@ class Fill(Part):
                 part=self.key,
             )
 
-    def sentences(self, made: Measured) -> Iterator[str]:
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """Up to where."""
         yield f"{made.name(self.key)} fills the rest up to {figure_text(made.body.level_mm)} mm."
 

@@ -6,10 +6,10 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import Part, RuleWords, Use
 from fernbell.core.desserts.regions import Pieces
-from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.working import figure_text
 
@@ -57,14 +57,14 @@ class Garnish(Part):
         each = (self.piece_g, self.pieces_per_portion)
         return (Pieces(self.key, self.name, self.formula, *each, over),)
 
-    def steps(self, made: Measured) -> Iterator[Step]:
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Laid on at service."""
         says = f"{figure_text(self.pieces_per_portion)} on each portion, at service"
         (pieces,) = made.body.of(self.key)
         shape, name = made.shape(pieces), made.name(self.key)
-        yield Step(Moment.SERVICE, "garnish", name, says, (shape,), (self.formula,))
+        yield BuildStep(Moment.SERVICE, "garnish", name, says, (shape,), (self.formula,))
 
-    def sentences(self, made: Measured) -> Iterator[str]:
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How many on each."""
         each, portions = figure_text(self.pieces_per_portion), made.division.count
         yield f"{made.name(self.key)}: {each} on each of {portions} portions."

@@ -6,7 +6,7 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.measure import Measured
+from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import (
     LARGEST_MM,
     Carried,
@@ -26,7 +26,7 @@ from fernbell.core.desserts.rules.inside import (
     outside,
 )
 from fernbell.core.desserts.sight import Dimension, beside, upright
-from fernbell.core.desserts.step import Moment, Step
+from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
@@ -140,7 +140,7 @@ class Insert(Part):
             height += layer.height_mm
         return tuple(stack)
 
-    def called(self, made: Measured) -> str:
+    def called(self, made: MeasuredDessert) -> str:
         """Its own name, or that of its top layer."""
         return self.name or made.name(self.key, self.layers[0].key)
 
@@ -156,7 +156,7 @@ class Insert(Part):
         if body.rest:
             yield upright(self.key, "above", edge, top, body.level_mm, cover)
 
-    def steps(self, made: Measured) -> Iterator[Step]:
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Frozen in its own ring; set when the pour it rests on has been made."""
         stack, name = made.body.blocks_of(self.key), self.called(made)
         layers = ", ".join(
@@ -164,7 +164,7 @@ class Insert(Part):
             for block in stack
         )
         shapes = tuple(made.shape(block) for block in stack)
-        yield Step(
+        yield BuildStep(
             Moment.BESIDE,
             "insert",
             f"Freeze {name}",
@@ -181,9 +181,11 @@ class Insert(Part):
         )
         gauged = " off center" if self.offset_mm else " in the middle"
         says = f"frozen hard,{gauged}, {where}; check with a gauge stick"
-        yield Step(Moment.SET, "set", f"Set {name}", says, shapes, low_mm=self.lift_mm, high_mm=top)
+        yield BuildStep(
+            Moment.SET, "set", f"Set {name}", says, shapes, low_mm=self.lift_mm, high_mm=top
+        )
 
-    def judge(self, made: Measured) -> Iterator[Finding]:
+    def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Too near to the wall, to what is below, to the top."""
         name = self.called(made)
         yield from self._beside(made.body, name)
@@ -211,7 +213,7 @@ class Insert(Part):
                 part=self.key,
             )
 
-    def _below(self, made: Measured, name: str) -> Iterator[Finding]:
+    def _below(self, made: MeasuredDessert, name: str) -> Iterator[Finding]:
         floor, part = made.body.below(self.key)
         under = made.called(part) if part else "the base"
         gap, least = self.lift_mm - floor, practice.COVER_CLEARANCE
@@ -265,7 +267,7 @@ class Insert(Part):
                 part=self.key,
             )
 
-    def sentences(self, made: Measured) -> Iterator[str]:
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """Layer by layer, how wide, how far from the wall, how far over what is below."""
         body, stack = made.body, made.body.blocks_of(self.key)
         gap = figure_text(body.gap(stack[0]))

@@ -36,13 +36,16 @@ def _explain_set(mix: Mix) -> Working:
     if mix.coating_g:
         grams["more by compound, as its cream in practice"] = mix.coating_g
     value = SET_NUMBER.value(mix)
-    water, terms = mix.own.grams["water"], " + ".join(figure_text(own) for own in grams.values())
+    water, terms = mix.own.grams["water"], " + ".join(figure_text(gram) for gram in grams.values())
     return Working(
         figure=f"Set number of {mix.own.name}",
         value=value,
         unit="",
-        given=(*(Given(word, own, "g") for word, own in grams.items()), Given("water", water, "g")),
-        rule="(cocoa butter + dry cocoa) / water: what firms for each part of what softens",
+        given=(
+            *(Given(word, gram, "g") for word, gram in grams.items()),
+            Given("water", water, "g"),
+        ),
+        law="(cocoa butter + dry cocoa) / water: what firms for each part of what softens",
         arithmetic=f"({terms}) / {figure_text(water)} = {figure_text(value)}",
         source=SET_SOURCE,
     )
@@ -55,7 +58,7 @@ def _explain_fat(mix: Mix) -> Working:
         value=value,
         unit="",
         given=(Given("fat", fat, "g"), Given("water", water, "g")),
-        rule="fat / water; the more fat, the easier it splits",
+        law="fat / water; the more fat, the easier it splits",
         arithmetic=f"{figure_text(fat)} / {figure_text(water)} = {figure_text(value)}",
         source=MASS_BALANCE,
     )

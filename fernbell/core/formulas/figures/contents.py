@@ -100,7 +100,7 @@ def _worked(name: str, parts: tuple[str, ...], mix: Mix) -> Working:
             *(Given(word, own, "g") for word, own in present),
             Given("left after cooking", made.mass_g, "g"),
         ),
-        rule="grams of it, summed over the lines / what is left after cooking",
+        law="grams of it, summed over the lines / what is left after cooking",
         arithmetic=f"100 × ({terms}) / {figure_text(made.mass_g)} = {figure_text(percent)} %",
         source=_SOURCE,
     )
@@ -120,7 +120,7 @@ def _explain_solids(mix: Mix) -> Working:
             Given("water", water, "g"),
             Given("alcohol", alcohol, "g"),
         ),
-        rule="solids = what is left after cooking − water − alcohol",
+        law="solids = what is left after cooking − water − alcohol",
         arithmetic=f"100 × ({figure_text(mass)} − {figure_text(water)} − "
         f"{figure_text(alcohol)}) / {figure_text(mass)} = {figure_text(percent)} %",
         source=_SOURCE,

@@ -48,7 +48,7 @@ def _batch(mix: Mix) -> Working:
         value=whole,
         unit=f"{currency} the batch".strip(),
         given=tuple(Given(name, 1000 * price, f"{currency}/kg") for name, _, price in terms),
-        rule="sum of grams × price of a kilogram / 1000",
+        law="sum of grams × price of a kilogram / 1000",
         arithmetic=f"({sum_}) / 1000 = {whole:.2f}",
         source="prices are the pantry's",
     )
@@ -64,7 +64,7 @@ def _worked(mix: Mix) -> Working:
             Given("the batch", batch.value, currency),
             Given("finished", mix.finished_g, "g"),
         ),
-        rule="cost of the batch / what is finished of it",
+        law="cost of the batch / what is finished of it",
         arithmetic=f"100 × {batch.value:.2f} / {figure_text(mix.finished_g)} = {value:.2f}",
         source=MASS_BALANCE + "; prices are the pantry's",
         steps=(batch, finished_working(mix.lines.weighed(mix.masses_g))),

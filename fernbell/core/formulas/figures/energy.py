@@ -51,7 +51,7 @@ def _energy(place: int, mix: Mix) -> Working:
             *(Given(COMPONENTS[part], grams, "g") for part, grams, _ in terms),
             Given("left after cooking", made.mass_g, "g"),
         ),
-        rule="grams of each component × its energy / what is left after cooking",
+        law="grams of each component × its energy / what is left after cooking",
         arithmetic=f"100 × ({sum_}) / {figure_text(made.mass_g)} = {figure_text(value)}",
         source=ENERGY_SOURCE,
     )

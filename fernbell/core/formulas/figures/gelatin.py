@@ -67,8 +67,8 @@ def _worked(on: Base, school: School, mix: Mix) -> Working:
             *(Given(f"gelatin, {bloom:g} bloom", grams, "g") for bloom, grams in sold),
             Given("water" if on == "water" else "left after cooking", base, "g"),
         ),
-        rule=f"gelatin as sold × {share}, on the {on}",
-        arithmetic=f"100 × ({' + '.join(figure_text(one) for one in terms)}) / "
+        law=f"gelatin as sold × {share}, on the {on}",
+        arithmetic=f"100 × ({' + '.join(figure_text(term) for term in terms)}) / "
         f"{figure_text(base)} = {figure_text(value)} %",
         source=f"{SCHOOL_SOURCE[school]}. {WHY_TWO}",
     )

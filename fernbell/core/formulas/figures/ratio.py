@@ -4,20 +4,25 @@ from functools import partial
 
 from fernbell.core.formulas.figures.figure import Figure
 from fernbell.core.formulas.mix import Mix
-from fernbell.core.pantry import Role
+from fernbell.core.pantry import LineRole
 from fernbell.core.working import COMMON_PRACTICE
 
 
 def ratio(
-    code: str, name: str, top: tuple[Role, ...], bottom: tuple[Role, ...], *, percent: bool = True
+    code: str,
+    name: str,
+    top: tuple[LineRole, ...],
+    bottom: tuple[LineRole, ...],
+    *,
+    percent: bool = True,
 ) -> Figure:
     """A figure that sets grams of some lines against grams of others, as weighed.
 
     Args:
         code: what it is called by programs [text].
         name: what it is called [text].
-        top: roles of the lines above, shape (n,) [Role].
-        bottom: roles of the lines below, shape (n,) [Role].
+        top: roles of the lines above, shape (n,) [LineRole].
+        bottom: roles of the lines below, shape (n,) [LineRole].
         percent: whether it counts in per cent, else in parts [bool].
     Returns:
         the figure [% or 1].
@@ -37,9 +42,9 @@ def ratio(
     )
 
 
-def _of(roles: tuple[Role, ...], mix: Mix) -> float:
+def _of(roles: tuple[LineRole, ...], mix: Mix) -> float:
     return mix.of(roles)
 
 
-def _words(roles: tuple[Role, ...]) -> str:
+def _words(roles: tuple[LineRole, ...]) -> str:
     return " and ".join(dict.fromkeys(roles))

@@ -81,7 +81,7 @@ def _worked(mix: Mix) -> Working:
             *(Given(name, grams, "g") for name, grams, _ in terms),
             Given("left after cooking", made.mass_g, "g"),
         ),
-        rule="grams of each sugar × its sweetness beside sucrose / what is left after cooking",
+        law="grams of each sugar × its sweetness beside sucrose / what is left after cooking",
         arithmetic=f"100 × ({sum_}) / {figure_text(made.mass_g)} = {figure_text(value)}",
         source=SWEET_SOURCE,
     )

@@ -71,7 +71,7 @@ def _activity(mix: Mix) -> Working:
         value=value,
         unit="",
         given=(*_given(own), Given("water", water, "mol"), Given("dissolved", moles, "mol")),
-        rule="ln a = ln Xw − (sum of √K × X)²",
+        law="ln a = ln Xw − (sum of √K × X)²",
         arithmetic=f"Xw = {figure_text(water)} / {figure_text(total)} = "
         f"{figure_text(water / total)}; sum of √K × X = {figure_text(own.pull)} / "
         f"{figure_text(total)} = {figure_text(own.pull / total)}; a = {figure_text(value)}",
@@ -93,7 +93,7 @@ def _boiling(mix: Mix) -> Working:
             Given("as much as sucrose of", equivalent, "g"),
             Given("altitude", altitude_m, "m"),
         ),
-        rule="boiling point of a sucrose syrup of the same strength, at this air pressure",
+        law="boiling point of a sucrose syrup of the same strength, at this air pressure",
         arithmetic=f"100 × {figure_text(equivalent)} / ({figure_text(equivalent)} + "
         f"{figure_text(own.water_g)}) = {figure_text(percent)} % sucrose → {value:.1f} °C",
         source=SYRUP_SOURCE,
@@ -108,7 +108,7 @@ def _freezing(mix: Mix) -> Working:
         value=value,
         unit="°C",
         given=_given(own),
-        rule="the temperature at which ice is in balance with the solution",
+        law="the temperature at which ice is in balance with the solution",
         arithmetic=f"water activity {active:.4f} = p(ice) / p(water) at {value:.2f} °C",
         source=FREEZING_SOURCE,
     )
@@ -124,7 +124,7 @@ def _frozen(mix: Mix) -> Working:
         value=value,
         unit="%",
         given=(*_given(own), Given("frozen share of the water", 100 * share, "%")),
-        rule="water left liquid holds what is dissolved in balance with ice; the rest is frozen",
+        law="water left liquid holds what is dissolved in balance with ice; the rest is frozen",
         arithmetic=f"100 × {figure_text(share)} × {figure_text(own.water_g)} / "
         f"{figure_text(made.mass_g)} = {figure_text(value)} % of its weight",
         source=FREEZING_SOURCE,

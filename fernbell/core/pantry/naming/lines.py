@@ -226,7 +226,7 @@ def _question(amount: Amount, found: Found, choices: tuple[Choice, ...]) -> str:
         return f"‘{amount.name}’ is not in the pantry. Is it one of these?"
     if len(choices) == 1 and choices[0].lacks and found.certain:
         return choices[0].lacks
-    if amount.unit in PINTS and len({one.named.key for one in choices}) == 1:
+    if amount.unit in PINTS and len({choice.named.key for choice in choices}) == 1:
         return f"Which {amount.unit}?"
     if found.instead:
         return f"‘{amount.name}’ is not in the pantry. Did you mean {found.instead}?"
