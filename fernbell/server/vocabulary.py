@@ -8,7 +8,7 @@ from ninja import Router, Schema
 from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, DrawnLayer, Handle, Switch
 from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
 from fernbell.core.fitting import DEMANDS, DemandWords
-from fernbell.core.formulas import FIRST_WAIT, GAS_KEPT_IN_FOLDING, TEXTURES, Wait, WaitKind
+from fernbell.core.formulas import FIRST_WAIT, GAS_KEPT_IN_FOLDING, KINDS, Wait, WaitKind
 from fernbell.core.measures import SCALES
 from fernbell.core.molds import FORMS, Alternatives
 from fernbell.server.molds.schemas import Shape
@@ -130,7 +130,7 @@ class HouseOut(Schema):
 HOUSE = HouseOut.model_validate(
     {
         "formulas": {
-            "kinds": [{"kind": kind, "texture": texture} for kind, texture in TEXTURES.items()],
+            "kinds": [{"kind": name, "texture": kind.texture} for name, kind in KINDS.items()],
             "gas_kept": GAS_KEPT_IN_FOLDING,
             "waits": {"kinds": list(WaitKind), "first": FIRST_WAIT},
             "slots": SAID,

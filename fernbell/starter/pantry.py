@@ -14,7 +14,7 @@ from pathlib import Path
 from typing import Any
 
 from fernbell.core.pantry import (
-    KINDS,
+    TOLD_BY,
     USUAL_TEMPER,
     Chocolate,
     ChocolateKind,
@@ -61,7 +61,7 @@ def _make_up(row: Row) -> MakeUp | None:
     if not row["make_up"]:
         return None
     known: dict[str, Any] = dict(_pairs(row["make_up"]))
-    field = next((told for part, told in KINDS.items() if known.get(part) and row["kind"]), None)
+    field = next((told for part, told in TOLD_BY.items() if known.get(part) and row["kind"]), None)
     if field:
         named = field in ("polyol", "pectin_kind")
         known[field] = row["kind"] if named else float(row["kind"])

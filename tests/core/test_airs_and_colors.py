@@ -4,9 +4,9 @@ from dataclasses import replace
 
 import pytest
 
-from fernbell.core.desserts import Base, Coat, Dessert, Fill, Wedges, solve
+from fernbell.core.desserts import RULES, Base, Coat, Dessert, Fill, Wedges, solve, usual_kind
 from fernbell.core.formulas import (
-    FITS,
+    KINDS,
     USUAL_DENSITY,
     Book,
     Formula,
@@ -15,10 +15,9 @@ from fernbell.core.formulas import (
     color_of,
     flavor_by,
     lacks_air,
-    usual_kind,
+    may_do,
     usual_rule,
 )
-from fernbell.core.formulas.kinds import USUAL_KIND, USUAL_RULE
 from fernbell.core.molds import Ring
 from tests.core.names import EVERY
 
@@ -88,12 +87,12 @@ def test_a_formula_whose_kind_does_not_fit_the_job_is_said_so() -> None:
 
 
 def test_every_kind_fits_what_it_usually_does() -> None:
-    for kind, rule in USUAL_RULE.items():
-        assert rule in FITS[kind]
-        assert usual_rule(kind) == rule
-    for rule, kind in USUAL_KIND.items():
-        assert rule in FITS[kind]
-        assert usual_kind(rule) == kind
+    for kind in KINDS:
+        assert may_do(kind, usual_rule(kind))
+    for rule in RULES:
+        assert may_do(usual_kind(rule.words.rule), rule.words.rule)
+    assert not may_do("glaze", "base")
+    assert may_do("syrup", "base")
 
 
 @pytest.mark.parametrize(

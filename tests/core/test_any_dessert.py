@@ -2,16 +2,34 @@
 
 import math
 
-from hypothesis import given, settings
+import pytest
+from hypothesis import find, given, settings
 from hypothesis import strategies as st
 
-from fernbell.core.desserts import Base, Coat, Dessert, Fill, Garnish, Insert, refit, solve
+from fernbell.core.desserts import (
+    RULES,
+    Base,
+    Coat,
+    Dessert,
+    Fill,
+    Garnish,
+    Insert,
+    Part,
+    refit,
+    solve,
+)
 from fernbell.core.findings import Severity
 from fernbell.core.molds import Mold
 from tests.core.drawing import desserts, molds
 from tests.core.kitchen import BOOK
 
 COUNTS = st.integers(1, 60)
+
+
+@pytest.mark.parametrize("rule", RULES, ids=lambda rule: rule.words.rule)
+def test_every_rule_is_drawn(rule: type[Part]) -> None:
+    found = find(desserts(), lambda dessert: any(type(part) is rule for part in dessert.parts))
+    assert solve(found, BOOK)[0].parts
 
 
 @settings(max_examples=120)

@@ -16,7 +16,7 @@ from fernbell.core.formulas import (
     lines_of,
     moved,
 )
-from fernbell.core.pantry import COMPONENTS, KINDS, Ingredient
+from fernbell.core.pantry import COMPONENTS, TOLD_BY, Ingredient
 from fernbell.core.working import Working
 from fernbell.demo.book import demo_book
 from fernbell.demo.formulas import FORMULAS
@@ -44,7 +44,7 @@ def test_a_figure_is_the_same_bare_worked_out_and_as_a_reading(code: str) -> Non
 
 @pytest.mark.parametrize("code", FIGURES)
 def test_a_figure_needs_components_there_are(code: str) -> None:
-    known = {*COMPONENTS, *KINDS.values()}
+    known = {*COMPONENTS, *TOLD_BY.values()}
     assert set(FIGURES[code].parts) <= known
     for ways in FIGURES[code].moves.values():
         assert {part for parts in ways for part in parts} <= known

@@ -107,6 +107,20 @@ def test_no_body_in_core_is_two_functions() -> None:
     assert too_long == {}
 
 
+ROWS_OF_CORE = {"Formula", "Ingredient", "Dessert"}
+
+
+def test_a_class_name_stands_for_one_thing() -> None:
+    where: dict[str, list[str]] = {}
+    for path in sorted((ROOT / "fernbell").rglob("*.py")):
+        for node in ast.parse(path.read_text(encoding="utf-8")).body:
+            if isinstance(node, ast.ClassDef) and "migrations" not in path.parts:
+                where.setdefault(node.name, []).append(path.relative_to(ROOT).as_posix())
+    # A row of the server is named as the thing of core that it keeps.
+    twice = {name: files for name, files in where.items() if len(files) > 1}
+    assert twice.keys() == ROWS_OF_CORE
+
+
 PAGES = [ROOT / "README.md", ROOT / "CONTRIBUTING.md", *sorted((ROOT / "docs").glob("*.md"))]
 
 

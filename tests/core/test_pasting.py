@@ -4,9 +4,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from fernbell.core.desserts import RULES, usual_kind
 from fernbell.core.errors import NotUnderstood, OutOfRange
-from fernbell.core.formulas import usual_kind, usual_rule
-from fernbell.core.formulas.kinds import USUAL_RULE
+from fernbell.core.formulas import KINDS, usual_rule
 from fernbell.core.measures import folded, read_amount, read_list
 from fernbell.core.molds import Frame, Ring, trued, water_working
 from fernbell.core.pantry import read_densities
@@ -146,8 +146,8 @@ def test_molds_are_called_by_their_size() -> None:
 
 
 def test_every_kind_does_something_a_dessert_knows() -> None:
-    known = {"base", "insert", "fill", "coat", "band", "garnish"}
-    assert set(USUAL_RULE.values()) <= known
+    known = {rule.words.rule for rule in RULES}
+    assert {rule for kind in KINDS.values() for rule in kind.does} == known
     assert usual_rule("mousse") == "fill"
     assert usual_rule("soup") == ""
     assert {usual_rule(usual_kind(rule)) for rule in known} == known

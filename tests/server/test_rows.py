@@ -8,7 +8,7 @@ from django.test import Client
 from fernbell.server.kitchens.models import Member
 from tests.server.api import PATHS, Shelves, entry_of, made, post, put, stocked
 
-KINDS = list(PATHS)
+SHELVES = list(PATHS)
 
 
 @pytest.fixture
@@ -20,7 +20,7 @@ def url(shelves: Shelves, kind: str, verb: str = "") -> str:
     return f"{PATHS[kind]}/{shelves.row(kind)['id']}{verb}"
 
 
-@pytest.mark.parametrize("kind", KINDS)
+@pytest.mark.parametrize("kind", SHELVES)
 def test_a_change_counts_the_revision_and_is_remembered(shelves: Shelves, kind: str) -> None:
     entry = {**entry_of(kind, shelves.row(kind)), "name": "Renamed"}
     answer = put(shelves.client, url(shelves, kind), {"revision": 1, "data": entry})
@@ -32,7 +32,7 @@ def test_a_change_counts_the_revision_and_is_remembered(shelves: Shelves, kind: 
     assert oldest["action"] == "created"
 
 
-@pytest.mark.parametrize("kind", KINDS)
+@pytest.mark.parametrize("kind", SHELVES)
 def test_a_stale_change_is_refused_with_what_is_there_now(
     shelves: Shelves, kind: str, cook: Member, as_member: Callable[[Member], Client]
 ) -> None:
@@ -48,7 +48,7 @@ def test_a_stale_change_is_refused_with_what_is_there_now(
     assert shelves.client.get(url(shelves, kind)).json()["name"] == "Theirs"
 
 
-@pytest.mark.parametrize("kind", KINDS)
+@pytest.mark.parametrize("kind", SHELVES)
 def test_a_copy_has_a_name_of_its_own_and_all_the_rest(shelves: Shelves, kind: str) -> None:
     first = post(shelves.client, url(shelves, kind, "/copy")).json()
     second = post(shelves.client, url(shelves, kind, "/copy")).json()
@@ -58,7 +58,7 @@ def test_a_copy_has_a_name_of_its_own_and_all_the_rest(shelves: Shelves, kind: s
     assert {**own, "name": ""} == {**copied, "name": ""}
 
 
-@pytest.mark.parametrize("kind", KINDS)
+@pytest.mark.parametrize("kind", SHELVES)
 def test_a_name_is_used_once(shelves: Shelves, kind: str) -> None:
     entry = {**entry_of(kind, shelves.row(kind)), "name": shelves.row(kind)["name"].upper()}
     answer = post(shelves.client, PATHS[kind], entry)

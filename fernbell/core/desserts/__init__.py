@@ -20,7 +20,7 @@ from fernbell.core.desserts.portions import (
     portions_for,
     said_each_way,
 )
-from fernbell.core.desserts.proposals import place_stack, propose, propose_layer, refit
+from fernbell.core.desserts.proposals import place_stack, propose, propose_layer, refit, usual_kind
 from fernbell.core.desserts.regions import DRAWN, DrawnLayer, Pour, Shape
 from fernbell.core.desserts.rules import RULES, Band, Base, Coat, Fill, Garnish, Insert, Layer
 from fernbell.core.desserts.sight import Dimension
@@ -78,4 +78,5 @@ __all__ = [
     "solve",
     "solve_order",
     "take_bite",
+    "usual_kind",
 ]

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from fernbell.core.desserts.dessert import Dessert
 from fernbell.core.desserts.measure import PartResult, Readings
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.formulas import FITS, USUAL_DENSITY, lacks_air, usual_rule
+from fernbell.core.formulas import USUAL_DENSITY, lacks_air, may_do, usual_rule
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE
 
 
@@ -108,7 +108,7 @@ def _misfits(
     rules = {part.key: part.rule for part in dessert.parts}
     for part in parts:
         formula, rule = readings[part.formula].formula, rules.get(part.part, "")
-        if not formula.kind or rule in FITS.get(formula.kind, (rule,)):
+        if may_do(formula.kind, rule):
             continue
         yield Finding(
             code="kind-job",

@@ -61,12 +61,14 @@ class RuleWords:
     """What a screen has to know of a rule.
 
     `seen` is its place from the top among the others in a list; `once` why there is only one of
-    it, if so; `switches` are fields that are either so or not.
+    it, if so; `switches` are fields that are either so or not; `usual_kind` is what a new formula
+    is taken for that is to do this, common practice.
     """
 
     rule: str
     title: str
     text: str
+    usual_kind: str
     seen: int
     fields: tuple[Field, ...]
     layer_fields: tuple[Field, ...] = ()

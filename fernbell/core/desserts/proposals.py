@@ -112,3 +112,16 @@ def place_stack(
     based = any(block.on_board for block in own.blocks)
     by = body.blocks_top_mm if based else max(0.0, body.blocks_top_mm - own.board_top_mm)
     return tuple(part.kept_as(key, by) for part, key in zip(fitted, keys, strict=True))
+
+
+def usual_kind(rule: str) -> str:
+    """The kind a new formula is taken for, by what it is to do in a dessert.
+
+    Args:
+        rule: the rule of a part [text].
+    Returns:
+        a kind; nothing where no part has such a rule [text].
+    Source:
+        common practice.
+    """
+    return BY_NAME[rule].words.usual_kind if rule in BY_NAME else ""

@@ -37,7 +37,7 @@ from fernbell.core.formulas.figures import (
 )
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
-from fernbell.core.formulas.kinds import FITS, TEXTURES, usual_kind, usual_rule
+from fernbell.core.formulas.kinds import KINDS, Kind, may_do, usual_rule
 from fernbell.core.formulas.labels import Declared
 from fernbell.core.formulas.looks import FORMULA_SHOWS, color_of, flavor_by
 from fernbell.core.formulas.mending import Mend
@@ -79,14 +79,13 @@ __all__ = [
     "FAT",
     "FIGURES",
     "FIRST_WAIT",
-    "FITS",
     "FORMULA_SHOWS",
     "FORMULA_STEP_G",
     "GAS_KEPT_IN_FOLDING",
     "GROUPS",
     "HOLD_SOURCE",
+    "KINDS",
     "SWEETNESS",
-    "TEXTURES",
     "USUAL_DENSITY",
     "USUAL_LOSSES",
     "USUAL_SIGNS",
@@ -107,6 +106,7 @@ __all__ = [
     "Gauge",
     "GaugePair",
     "Judged",
+    "Kind",
     "Leftover",
     "Line",
     "LinePair",
@@ -147,6 +147,7 @@ __all__ = [
     "lacks_air",
     "line_working",
     "lines_of",
+    "may_do",
     "moved",
     "overrun_percent",
     "percent_workings",
@@ -156,7 +157,6 @@ __all__ = [
     "settled",
     "sheet_working",
     "sheets",
-    "usual_kind",
     "usual_rule",
     "volume_working",
     "wait_words",

@@ -7,7 +7,7 @@ from functools import lru_cache
 from fernbell.core.formulas.book import Book, Formula, Line
 from fernbell.core.formulas.cooking import Cooking, cook
 from fernbell.core.formulas.readings import building_order
-from fernbell.core.pantry import COMPONENTS, KINDS, MakeUp
+from fernbell.core.pantry import COMPONENTS, TOLD_BY, MakeUp
 
 Kind = tuple[str, str | float]
 """A component and of which kind it is: ('gelatin', 200.0), ('polyols', 'sorbitol')."""
@@ -232,7 +232,7 @@ def _pure(name: str, make_up: MakeUp | None) -> Shares:
     own = make_up.known if make_up else {}
     lacking = dict.fromkeys((one for one in COMPONENTS if one not in own), (name,))
     kinds = tuple(_kinds(make_up)) if make_up else ()
-    for component, told in KINDS.items():
+    for component, told in TOLD_BY.items():
         if own.get(component) and not any(kind[0] == component for kind, _ in kinds):
             lacking[told] = (name,)
     return Shares(tuple((one, g / 100) for one, g in own.items() if g), kinds, lacking)
@@ -240,7 +240,7 @@ def _pure(name: str, make_up: MakeUp | None) -> Shares:
 
 def _kinds(make_up: MakeUp) -> Iterator[tuple[Kind, float]]:
     """Shares of the components that are of a kind, where the kind is known."""
-    for component, told in KINDS.items():
+    for component, told in TOLD_BY.items():
         grams, kind = getattr(make_up, component), getattr(make_up, told)
         if grams and kind:
             yield (component, kind), grams / 100

@@ -1,64 +1,43 @@
-"""Kinds of formulas, and what each usually does in a dessert."""
+"""Kinds of formulas: how each is drawn, and what it does in a dessert."""
 
 from collections.abc import Mapping
+from dataclasses import dataclass
 
-USUAL_RULE = {
-    "crumble": "base",
-    "paste": "base",
-    "sponge": "base",
-    "mousse": "fill",
-    "meringue": "garnish",
-    "cream": "insert",
-    "ganache": "insert",
-    "custard": "insert",
-    "fruit": "insert",
-    "caramel": "insert",
-    "glaze": "coat",
-    "chocolate": "band",
-    "crisp": "garnish",
+
+@dataclass(frozen=True, slots=True)
+class Kind:
+    """What goes for every formula of a kind; common practice.
+
+    `texture` is how it is drawn in a cut; `does` the rules a part made of it may have, the usual
+    one first, and nothing where it may have any; what is `baked` does not stand in a pot, and
+    needs no other heating for its eggs.
+    """
+
+    texture: str
+    does: tuple[str, ...] = ()
+    baked: bool = False
+
+
+KINDS: Mapping[str, Kind] = {
+    "crumble": Kind("crumb", ("base", "insert", "garnish"), baked=True),
+    "paste": Kind("crumb", ("base", "insert", "garnish"), baked=True),
+    "sponge": Kind("sponge", ("base", "insert", "band", "garnish"), baked=True),
+    "mousse": Kind("airy", ("fill", "insert", "garnish")),
+    "meringue": Kind("airy", ("garnish", "base", "insert", "fill"), baked=True),
+    "cream": Kind("smooth", ("insert", "fill", "garnish", "coat")),
+    "ganache": Kind("smooth", ("insert", "fill", "coat", "garnish")),
+    "custard": Kind("smooth", ("insert", "fill", "garnish")),
+    "chocolate": Kind("smooth", ("band", "coat", "garnish", "base", "insert"), baked=True),
+    "fruit": Kind("set", ("insert", "fill", "coat", "garnish")),
+    "glaze": Kind("liquid", ("coat", "insert", "garnish")),
+    "caramel": Kind("liquid", ("insert", "fill", "coat", "garnish")),
+    "crisp": Kind("crisp", ("garnish", "base", "insert"), baked=True),
+    "syrup": Kind("liquid"),
+    "preparation": Kind("smooth"),
 }
-"""Common practice; the chef says otherwise."""
 
-
-FITS: Mapping[str, tuple[str, ...]] = {
-    "crumble": ("base", "insert", "garnish"),
-    "paste": ("base", "insert", "garnish"),
-    "sponge": ("base", "insert", "band", "garnish"),
-    "mousse": ("fill", "insert", "garnish"),
-    "meringue": ("garnish", "base", "insert", "fill"),
-    "cream": ("insert", "fill", "garnish", "coat"),
-    "ganache": ("insert", "fill", "coat", "garnish"),
-    "custard": ("insert", "fill", "garnish"),
-    "fruit": ("insert", "fill", "coat", "garnish"),
-    "caramel": ("insert", "fill", "coat", "garnish"),
-    "glaze": ("coat", "insert", "garnish"),
-    "chocolate": ("band", "coat", "garnish", "base", "insert"),
-    "crisp": ("garnish", "base", "insert"),
-}
-"""What each kind can do in a dessert at all; common practice. Other kinds do anything."""
-
-
-TEXTURES: Mapping[str, str] = {
-    "crumble": "crumb",
-    "paste": "crumb",
-    "sponge": "sponge",
-    "mousse": "airy",
-    "meringue": "airy",
-    "cream": "smooth",
-    "ganache": "smooth",
-    "custard": "smooth",
-    "chocolate": "smooth",
-    "fruit": "set",
-    "glaze": "liquid",
-    "caramel": "liquid",
-    "crisp": "crisp",
-    "syrup": "liquid",
-    "preparation": "smooth",
-}
-"""Every kind of formula, and how it is drawn in a cut."""
-
-BAKED = ("sponge", "paste", "crumble", "crisp", "meringue", "chocolate")
-"""Kinds that do not stand in a pot, and that need no heating for their eggs; common practice."""
+BAKED = tuple(name for name, kind in KINDS.items() if kind.baked)
+_UNKNOWN = Kind("smooth")
 
 
 def usual_rule(kind: str) -> str:
@@ -67,32 +46,23 @@ def usual_rule(kind: str) -> str:
     Args:
         kind: such as 'mousse' [text].
     Returns:
-        base, insert, fill, coat, band or garnish; nothing where there is no usual [text].
+        the rule of a part; nothing where there is no usual [text].
     Source:
         common practice.
     """
-    return USUAL_RULE.get(kind, "")
+    return next(iter(KINDS.get(kind, _UNKNOWN).does), "")
 
 
-USUAL_KIND = {
-    "base": "sponge",
-    "insert": "fruit",
-    "fill": "mousse",
-    "coat": "glaze",
-    "band": "chocolate",
-    "garnish": "crisp",
-}
-"""What a new formula is taken for, by what it is to do; common practice."""
-
-
-def usual_kind(rule: str) -> str:
-    """The kind a new formula is taken for, by what it is to do in a dessert.
+def may_do(kind: str, rule: str) -> bool:
+    """Whether a formula of a kind can do something in a dessert at all.
 
     Args:
-        rule: base, insert, fill, coat, band or garnish [text].
+        kind: such as 'mousse' [text].
+        rule: the rule of a part [text].
     Returns:
-        a kind; nothing where there is no usual [text].
+        whether; of an unknown kind anything goes [truth].
     Source:
         common practice.
     """
-    return USUAL_KIND.get(rule, "")
+    does = KINDS.get(kind, _UNKNOWN).does
+    return not does or rule in does

@@ -1,6 +1,6 @@
 """Molds as solids: volumes, partial fills, surfaces and outlines of every form there is."""
 
-from fernbell.core.molds.families import FORMS, Mold
+from fernbell.core.molds.forms import FORMS, Mold
 from fernbell.core.molds.gutter import Gutter
 from fernbell.core.molds.plan import Loop, Plan, Point, box, clearance, disc, moved, outline
 from fernbell.core.molds.solid import MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry

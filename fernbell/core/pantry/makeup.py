@@ -37,7 +37,7 @@ COMPONENTS: Mapping[str, str] = {
 FATS = ("milk_fat", "cocoa_butter", "other_fat")
 SUGARS = ("sucrose", "glucose", "fructose", "lactose", "maltose")
 
-KINDS: Mapping[str, str] = {
+TOLD_BY: Mapping[str, str] = {
     "glucose_syrup_solids": "dextrose_equivalent",
     "polyols": "polyol",
     "gelatin": "bloom",

@@ -6,6 +6,7 @@ from uuid import UUID
 from django.db.models import Exists, OuterRef, Prefetch, QuerySet, Subquery, Sum
 from django.http import HttpRequest
 
+from fernbell.core.desserts import usual_kind
 from fernbell.core.errors import FormulaCircle
 from fernbell.core.formulas import (
     FORMULA_SHOWS,
@@ -13,7 +14,6 @@ from fernbell.core.formulas import (
     color_of,
     flavor_by,
     refuse_circle,
-    usual_kind,
 )
 from fernbell.server.formulas import assemble, entering
 from fernbell.server.formulas.books import book_for, losses_as_json

@@ -12,8 +12,8 @@ from fernbell.core.heat import POLYOLS
 from fernbell.core.pantry import (
     ALLERGENS,
     COMPONENTS,
-    KINDS,
     PECTIN_KINDS,
+    TOLD_BY,
     USUAL_TEMPER,
     read_densities,
 )
@@ -73,7 +73,7 @@ def vocabulary(request: HttpRequest) -> Any:
     require(request.auth, Act.READ)
     return {
         "components": [
-            {"key": key, "name": name, "kind": KINDS.get(key, "")}
+            {"key": key, "name": name, "kind": TOLD_BY.get(key, "")}
             for key, name in COMPONENTS.items()
         ],
         "polyols": POLYOLS,

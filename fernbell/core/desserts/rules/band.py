@@ -18,6 +18,7 @@ WORDS = RuleWords(
     rule="band",
     title="A band around the foot",
     text="a strip along the edge",
+    usual_kind="chocolate",
     seen=5,
     fields=(
         Field("height_mm", "Height", most=LARGEST_MM, open_least=True),

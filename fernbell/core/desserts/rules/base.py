@@ -28,6 +28,7 @@ WORDS = RuleWords(
     rule="base",
     title="A base on the board",
     text="a disc or plank with its own size",
+    usual_kind="sponge",
     seen=4,
     fields=(
         Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True),

@@ -18,6 +18,7 @@ WORDS = RuleWords(
     rule="coat",
     title="A coat over it",
     text="glaze or spray on the exposed surface",
+    usual_kind="glaze",
     seen=1,
     fields=(
         Field("thickness_mm", "Thickness", most=50, open_least=True, step=0.5),

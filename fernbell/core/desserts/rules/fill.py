@@ -19,6 +19,7 @@ WORDS = RuleWords(
     rule="fill",
     title="Fill the rest",
     text="mousse or cream: whatever room is left",
+    usual_kind="mousse",
     seen=2,
     fields=(Field("level_mm", "Filled to", most=LARGEST_MM, open_least=True, empty="the rim"),),
     handles=(Handle("level", "level_mm", "level", "up", "top", empty_at_rim=True),),

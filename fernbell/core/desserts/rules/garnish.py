@@ -17,6 +17,7 @@ WORDS = RuleWords(
     rule="garnish",
     title="Garnish on top",
     text="pieces or grams on every portion",
+    usual_kind="crisp",
     seen=0,
     fields=(
         Field("pieces_per_portion", "Pieces a portion", most=50, open_least=True, step=0.5),

@@ -39,6 +39,7 @@ WORDS = RuleWords(
     rule="insert",
     title="An insert inside",
     text="layers frozen in a smaller ring",
+    usual_kind="fruit",
     seen=3,
     fields=(
         Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
