@@ -18,12 +18,14 @@ from fernbell.core.formulas import (
     sheet_working,
     volume_working,
 )
-from fernbell.core.molds import Frame, Ring, depth_working
+from fernbell.core.molds import Frame, Ring, Solid, depth_working
+from fernbell.core.molds.profile import Piece
 from fernbell.core.working import Working, figure_text
 from fernbell.demo.book import demo_book
 from fernbell.demo.desserts import REEDBED
 from tests.core.drawing import WITH_DENSITY, desserts
 from tests.core.kitchen import BOOK
+from tests.core.solids import EVERY, PIECES
 
 # A number written to four figures is off by half of the fourth at most.
 WRITTEN = 5e-4
@@ -36,13 +38,14 @@ def worked_out(expression: str) -> Known:
     """Value of an arithmetic as written, with the error its rounded numbers may add up to."""
     plain = re.sub(r"(?<=\d) (?=\d{3})", "", expression)
     plain = re.sub(r"(?<=\d) (?:g/ml|ml|g)\b", "", plain)
-    for sign, python in (("×", "*"), ("−", "-"), ("²", "**2"), ("π", "pi")):
+    plain = plain.replace(" beside the circle's middle", "")
+    for sign, python in (("×", "*"), ("−", "-"), ("²", "**2"), ("³", "**3"), ("π", "pi")):
         plain = plain.replace(sign, python)
     return known(ast.parse(re.sub(r"(\d)pi", r"\1*pi", plain).strip(), mode="eval").body)
 
 
 def known(node: ast.expr) -> Known:
-    """First-order error propagation through the four operations and a square."""
+    """First-order error propagation through the four operations and a power."""
     match node:
         case ast.Constant(value=int() | float() as value):
             return float(value), WRITTEN * abs(value)
@@ -51,9 +54,9 @@ def known(node: ast.expr) -> Known:
         case ast.UnaryOp(op=ast.USub(), operand=inner):
             value, error = known(inner)
             return -value, error
-        case ast.BinOp(left=left, op=ast.Pow(), right=ast.Constant(value=2)):
+        case ast.BinOp(left=left, op=ast.Pow(), right=ast.Constant(value=2 | 3 as power)):
             value, error = known(left)
-            return value**2, 2 * abs(value) * error
+            return value**power, power * abs(value) ** (power - 1) * error
         case ast.BinOp(left=left, op=op, right=right):
             return combined(op, known(left), known(right))
     raise AssertionError(f"no arithmetic: {ast.dump(node)}")
@@ -164,6 +167,41 @@ def test_every_working_of_a_frame_gives_its_figure(
 ) -> None:
     for working in Frame(length, width, height, corner * min(length, width) / 2).workings():
         check(working)
+
+
+@EVERY
+def test_every_working_of_any_mold_gives_its_figure(solid: Solid) -> None:
+    for working in solid.workings():
+        check(working)
+
+
+@EVERY
+@pytest.mark.parametrize("share", [0.05, 0.3, 0.75, 1.0])
+def test_a_depth_is_told_by_the_volume_that_stands_to_it(solid: Solid, share: float) -> None:
+    working = depth_working(solid, share * solid.capacity_ml)
+    equation = stated(working)
+    assert equation is not None
+    value, error = worked_out(equation[0])
+    at = re.search(r" = ([\d .]+) ml at ([\d.]+) mm$", working.arithmetic)
+    if at is None:
+        check(working)
+        return
+    assert abs(value - share * solid.capacity_ml) <= 1.1 * error + 1e-9
+    assert float(at[1].replace(" ", "")) == pytest.approx(share * solid.capacity_ml, rel=1e-3)
+    assert float(at[2]) == pytest.approx(working.value, rel=WRITTEN)
+
+
+@pytest.mark.parametrize("piece", PIECES, ids=lambda piece: type(piece).__name__)
+@pytest.mark.parametrize("ends", [(0, 1), (0, 0.4), (0.3, 0.9)])
+def test_a_piece_of_wall_is_written_as_it_is_integrated(piece: Piece, ends: tuple) -> None:
+    low, high = (piece.z0 + share * (piece.z1 - piece.z0) for share in ends)
+    for figure, text in (
+        (piece.area(low, high), piece.area_text(low, high)),
+        (piece.square(low, high), piece.square_text(low, high)),
+        (piece.turned(low, high), piece.turned_text(low, high)),
+    ):
+        value, error = worked_out(text)
+        assert abs(value - figure) <= 1.1 * error + 1e-9, text
 
 
 @pytest.mark.parametrize(

@@ -1,6 +1,7 @@
 """Every form a mold can have answers the same questions, and the answers agree with each other."""
 
 import math
+from collections.abc import Callable
 from dataclasses import replace
 
 import pytest
@@ -23,15 +24,10 @@ from fernbell.core.molds import (
     disc,
     trued,
 )
+from fernbell.core.molds.profile import Piece
 from tests.core.outside.test_second_opinion import polygon_area
+from tests.core.solids import DOME, EVERY, GLASS, HALF_ROUND, PAN, PIECES, SOLIDS, TRIANGLE, U_LOG
 
-DOME = Turned((WallPoint(0, 0), WallPoint(60, 120, 60)))
-PAN = Turned((WallPoint(0, 220), WallPoint(25, 240)))
-GLASS = Turned((WallPoint(0, 50), WallPoint(10, 66, 12), WallPoint(70, 74), WallPoint(80, 60)))
-HALF_ROUND, U_LOG = Gutter(250, 80, 40), Gutter(300, 80, 70)
-TRIANGLE = Gutter(500, 80, 60, "pointed")
-SOLIDS = [Ring(180, 45), Frame(300, 200, 40, 12), DOME, PAN, GLASS, HALF_ROUND, U_LOG, TRIANGLE]
-EVERY = pytest.mark.parametrize("solid", SOLIDS, ids=lambda one: one.words_in_full())
 SHARES = [0.0, 0.137, 0.5, 0.93, 1.0]
 
 
@@ -63,6 +59,31 @@ def test_volume_is_the_area_summed_over_the_height(solid: Solid, ends: tuple) ->
     between = [step for step in steps if low < step < high]
     summed, _ = quad(solid.area_at, low, high, points=between or None, limit=400)
     assert solid.volume_between(low, high) == pytest.approx(summed / 1000, rel=1e-6, abs=1e-9)
+
+
+# Checked by quadrature of the wall itself, from where it is drawn.
+@pytest.mark.parametrize("piece", PIECES, ids=lambda piece: type(piece).__name__)
+@pytest.mark.parametrize("ends", [(0, 0.999), (0.02, 0.4), (0.3, 0.9)])
+def test_the_integrals_of_a_piece_are_those_of_its_wall(piece: Piece, ends: tuple) -> None:
+    low, high = (piece.z0 + share * (piece.z1 - piece.z0) for share in ends)
+
+    def slant(z: float) -> float:
+        by = 1e-6
+        return math.hypot(1, (piece.x_at(z + by) - piece.x_at(z - by)) / (2 * by))
+
+    def summed(of: Callable[[float], float]) -> float:
+        return quad(of, low, high, limit=400)[0]
+
+    assert piece.area(low, high) == pytest.approx(summed(piece.x_at), rel=1e-7)
+    assert piece.square(low, high) == pytest.approx(summed(lambda z: piece.x_at(z) ** 2), rel=1e-7)
+    if low > piece.z0:
+        assert piece.length(low, high) == pytest.approx(summed(slant), rel=1e-5)
+        turned = summed(lambda z: piece.x_at(z) * slant(z))
+        assert piece.turned(low, high) == pytest.approx(turned, rel=1e-5)
+    drawn = [(piece.x_at(low), low), *piece.points(low, high, 50)]
+    assert drawn[-1] == pytest.approx((piece.x_at(high), high))
+    for x, z in drawn:
+        assert x == pytest.approx(piece.x_at(z), abs=1e-6)
 
 
 @EVERY
