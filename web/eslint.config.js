@@ -21,5 +21,32 @@ export default tseslint.config(
       '@typescript-eslint/no-explicit-any': 'error',
     },
   },
+  {
+    // Components fetch nothing: a composable does. A label may stand twice, so it is no key.
+    files: ['**/*.vue'],
+    rules: {
+      'vue/no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "VAttribute[directive=true][key.argument.name='key'] VExpressionContainer > MemberExpression[property.name=/^(label|says|title|text|message|figure)$/]",
+          message: 'Key by what it is, or by its place.',
+        },
+      ],
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [{ name: '@tanstack/vue-query', message: 'Fetch in a composable.' }],
+          patterns: [
+            {
+              group: ['**/api/client'],
+              importNames: ['api', 'anywhere', 'take'],
+              message: 'Fetch in a composable.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   prettier,
 )

@@ -9,7 +9,7 @@ from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, DrawnLayer, Hand
 from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
 from fernbell.core.fitting import DEMANDS, DemandWords
 from fernbell.core.formulas import FIRST_WAIT, GAS_KEPT_IN_FOLDING, KINDS, Wait, WaitKind
-from fernbell.core.measures import SCALES
+from fernbell.core.measures import SCALES, SHORT_SCALES
 from fernbell.core.molds import FORMS, Alternatives
 from fernbell.server.molds.schemas import Shape
 
@@ -113,14 +113,25 @@ class ScaleOut(Schema):
     plus: float
 
 
+class ShortScaleOut(Schema):
+    """How an amount is said in passing: shown = kept x times, to so many decimals."""
+
+    kept: str
+    shown: str
+    times: float
+    decimals: int
+
+
 class HouseOut(Schema):
     """Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
 
-    `scales` are the units a person may read otherwise than they are kept.
+    `scales` are the units a person may read otherwise than they are kept, `short_scales` those
+    that are said shorter in passing.
     """
 
     formulas: FormulasOut
     scales: list[ScaleOut]
+    short_scales: list[ShortScaleOut]
     rules: list[RuleOut]
     ways: list[WayOut]
     drawn: list[DrawnLayer]
@@ -139,6 +150,7 @@ HOUSE = HouseOut.model_validate(
             "drips": DRIP_FIELDS,
         },
         "scales": SCALES,
+        "short_scales": SHORT_SCALES,
         "rules": [rule.words for rule in RULES],
         "ways": [way.words for way in WAYS],
         "drawn": DRAWN,

@@ -14,6 +14,7 @@ from fernbell.core.measures.lists import MOST_PASTED, Pasted, read_list
 from fernbell.core.measures.scale import Rounded, round_to_scale
 from fernbell.core.measures.units import (
     SCALES,
+    SHORT_SCALES,
     Scale,
     celsius_from_fahrenheit,
     fahrenheit_from_celsius,
@@ -32,6 +33,7 @@ __all__ = [
     "MOST_PASTED",
     "PINTS",
     "SCALES",
+    "SHORT_SCALES",
     "STATES",
     "Amount",
     "Measure",

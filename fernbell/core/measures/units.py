@@ -227,4 +227,23 @@ class Scale:
     plus: float = 0.0
 
 
+@dataclass(frozen=True, slots=True)
+class ShortScale:
+    """How an amount is said in passing: shown = kept × times, to so many decimals."""
+
+    kept: str
+    shown: str
+    times: float
+    decimals: int
+
+
+SHORT_SCALES = (
+    ShortScale("mm", "m", 0.001, 2),
+    ShortScale("pieces", "pieces", 1.0, 1),
+    ShortScale("ml", "ml", 1.0, 0),
+    ShortScale("cm²", "cm²", 1.0, 0),
+    ShortScale("g", "g", 1.0, 0),
+)
+"""Strips are long, and said in meters; volumes and surfaces are said whole."""
+
 SCALES = (Scale("°C", "°F", 1.8, 32.0), Scale("mm", "in", 1 / 25.4))

@@ -16,6 +16,7 @@ const NOTHING: House = {
     drips: [],
   },
   scales: [],
+  short_scales: [],
   rules: [],
   ways: [],
   drawn: [],

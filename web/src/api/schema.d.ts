@@ -2681,7 +2681,8 @@ export interface components {
          * HouseOut
          * @description Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
          *
-         *     `scales` are the units a person may read otherwise than they are kept.
+         *     `scales` are the units a person may read otherwise than they are kept, `short_scales` those
+         *     that are said shorter in passing.
          */
         HouseOut: {
             /** Drawn */
@@ -2693,6 +2694,8 @@ export interface components {
             rules: components["schemas"]["RuleOut"][];
             /** Scales */
             scales: components["schemas"]["ScaleOut"][];
+            /** Short Scales */
+            short_scales: components["schemas"]["ShortScaleOut"][];
             /** Ways */
             ways: components["schemas"]["WayOut"][];
         };
@@ -4112,6 +4115,20 @@ export interface components {
             workings: {
                 [key: string]: components["schemas"]["Working"];
             };
+        };
+        /**
+         * ShortScaleOut
+         * @description How an amount is said in passing: shown = kept x times, to so many decimals.
+         */
+        ShortScaleOut: {
+            /** Decimals */
+            decimals: number;
+            /** Kept */
+            kept: string;
+            /** Shown */
+            shown: string;
+            /** Times */
+            times: number;
         };
         /**
          * SignIn

@@ -1,24 +1,18 @@
 <script setup lang="ts">
 /** A bite through the cut: each part's share of it and how sweet it is; worked out when opened. */
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 
-import { api, take } from '../api/client'
-import type { Bite } from '../api/types'
 import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import { useBite } from './useDessert'
 
 const props = defineProps<{ id: string; size: string }>()
 const open = ref(false)
-const { data, error, isPending } = useQuery({
-  shallow: true,
-  queryKey: ['worked out', 'bite', () => props.id, () => props.size],
-  queryFn: () => {
-    const params = { path: { row_id: props.id }, query: { size: props.size } }
-    return take<Bite | null>(api.GET('/api/desserts/{row_id}/bite', { params }))
-  },
-  enabled: open,
-})
+const { data, error, isPending } = useBite(
+  () => props.id,
+  () => props.size,
+  () => open.value,
+)
 const sweetest = computed(() =>
   Math.max(1, ...(data.value?.parts ?? []).map((part) => part.tastes.Sweetness?.value ?? 0)),
 )

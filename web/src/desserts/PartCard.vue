@@ -81,7 +81,7 @@ const arithmetic = computed(
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <div v-if="result" class="working">
       <p>{{ arithmetic }}</p>
-      <p v-for="pour in result.pours" :key="pour.name" class="quiet">
+      <p v-for="(pour, i) in result.pours" :key="i" class="quiet">
         {{ pour.name }}, {{ figure(pour.low_mm, 1) }} to {{ figure(pour.high_mm, 1) }} mm:
         <WorkedFigure :working="pour.volume" />,
         <WorkedFigure :working="pour.mass ?? null" />

@@ -29,7 +29,7 @@ const emit = defineEmits<{ step: [by: 1 | -1]; close: [] }>()
           How it comes about
         </button>
       </p>
-      <p v-for="one in stage.ahead" :key="one" class="ahead">Made ahead · {{ one }}</p>
+      <p v-for="(one, i) in stage.ahead" :key="i" class="ahead">Made ahead · {{ one }}</p>
       <p v-if="stage.wait_says" :class="['wait', { cold: stage.cold }]">
         Then {{ stage.wait_says }} <span class="quiet">({{ stage.wait_source }})</span>
       </p>

@@ -1,68 +1,30 @@
 <script setup lang="ts">
 /** One ingredient for another in every formula of the dessert at once. */
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
-import { api, Problem, take } from '../api/client'
-import type { DessertSwap } from '../api/types'
 import SwapChoice from '../formulas/setting/SwapChoice.vue'
 import SwapPairs from '../formulas/setting/SwapPairs.vue'
+import { useSwapInAll } from './useSwapInAll'
 
 const props = defineProps<{ id: string; name: string }>()
 const emit = defineEmits<{ close: [] }>()
-const client = useQueryClient()
 const old = ref<string | undefined>(undefined)
 const comes = ref<string | undefined>(undefined)
-const refusal = ref('')
-const changed = ref<string[] | null>(null)
-const params = () => ({ params: { path: { row_id: props.id } } })
-const used = useQuery({
-  shallow: true,
-  queryKey: ['worked out', 'dessert ingredients', () => props.id],
-  queryFn: () => take(api.GET('/api/desserts/{row_id}/ingredients', params())),
-})
-const goes = computed(() =>
-  (used.data.value ?? []).map((one) => ({ value: one.id, label: one.name })),
-)
 const pair = computed(() =>
   old.value && comes.value ? { old: old.value, new: comes.value } : null,
 )
-const weighed = useQuery({
-  shallow: true,
-  queryKey: ['worked out', 'dessert swap', () => props.id, pair],
-  queryFn: () =>
-    take<DessertSwap[]>(
-      api.POST('/api/desserts/{row_id}/swap', {
-        ...params(),
-        body: pair.value as NonNullable<typeof pair.value>,
-      }),
-    ),
-  enabled: () => Boolean(pair.value) && changed.value === null,
-  retry: false,
-})
-const found = computed(() => (pair.value ? (weighed.data.value ?? []) : []))
+const { used, weighed, found, changed, refusal, takeIt } = useSwapInAll(
+  () => props.id,
+  () => pair.value,
+)
+const goes = computed(() =>
+  (used.data.value ?? []).map((one) => ({ value: one.id, label: one.name })),
+)
 /** Whatever else the formulas are in changes with them. */
 const elsewhere = computed(() => [
   ...new Set(found.value.flatMap((one) => one.used_by.filter((name) => name !== props.name))),
 ])
-
-async function takeIt(way: 'straight' | 'rebalanced') {
-  if (!pair.value) return
-  refusal.value = ''
-  const revisions = Object.fromEntries(found.value.map((one) => [one.formula, one.revision]))
-  const body = { ...pair.value, way, revisions }
-  try {
-    const taken = await take<{ changed: string[] }>(
-      api.POST('/api/desserts/{row_id}/swap/take', { ...params(), body }),
-    )
-    changed.value = taken.changed
-    await client.invalidateQueries()
-  } catch (error) {
-    if (!(error instanceof Problem)) throw error
-    refusal.value = error.detail
-  }
-}
 </script>
 
 <template>

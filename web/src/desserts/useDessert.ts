@@ -4,7 +4,7 @@ import { onScopeDispose, shallowRef, watch } from 'vue'
 
 import { api, Problem, take } from '../api/client'
 import { AGAIN_MS, useDraft } from '../api/draft'
-import type { Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '../api/types'
+import type { Bite, Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '../api/types'
 
 export function entryOf(row: Dessert): DessertEntry {
   const { name, mold, built, parts, portions, count, sizes } = row
@@ -69,6 +69,19 @@ export function useSheets(id: () => string, count: () => number | undefined) {
       // openapi-fetch widens pairs to lists.
       return (await take(api.GET('/api/desserts/{row_id}/sheets', { params }))) as SheetPage[]
     },
+  })
+}
+
+/** What a bite through the cut is of; worked out once it is wanted. */
+export function useBite(id: () => string, size: () => string, wanted: () => boolean) {
+  return useQuery({
+    shallow: true,
+    queryKey: ['worked out', 'bite', id, size],
+    queryFn: () => {
+      const params = { path: { row_id: id() }, query: { size: size() } }
+      return take<Bite | null>(api.GET('/api/desserts/{row_id}/bite', { params }))
+    },
+    enabled: wanted,
   })
 }
 

@@ -6,7 +6,7 @@ import { computed } from 'vue'
 import type { Comparison } from '../api/types'
 import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
-import { useComparison } from './useFormula'
+import { useComparison } from './useRevisions'
 
 const props = defineProps<{ id: string; before: number; after: number }>()
 const emit = defineEmits<{ close: [] }>()
@@ -48,7 +48,7 @@ const changed = computed(() => data.value?.gauges.filter((one) => one.moved) ?? 
         <tr class="eyebrow">
           <th scope="colgroup" colspan="3">readings that moved</th>
         </tr>
-        <tr v-for="one in changed" :key="one.name" class="moved">
+        <tr v-for="(one, i) in changed" :key="i" class="moved">
           <th scope="row">{{ one.name }}</th>
           <td :class="['number', { wrong: one.was && one.was !== 'within' }]">
             <WorkedFigure :working="one.before" />

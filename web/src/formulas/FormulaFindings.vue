@@ -2,6 +2,7 @@
 /** What there is to say about a formula, each remedy one press away. */
 import type { FormulaEntry, Judged, Losses, Mend, Reading } from '../api/types'
 import FindingCard from '../kit/FindingCard.vue'
+import { withGrams } from './lines'
 
 const props = defineProps<{
   judged: Reading['judged']
@@ -18,11 +19,7 @@ function apply(mend: Mend) {
   const { line, mass_g, cooking_percent, cooked_to, measured_density_g_ml } = mend
   if (typeof measured_density_g_ml === 'number') return emit('change', { measured_density_g_ml })
   if (line && mass_g !== null && mass_g !== undefined) {
-    const lines = (props.entry.lines ?? []).map((one) =>
-      one.key === line ? { ...one, mass_g } : one,
-    )
-    emit('change', { lines })
-    return
+    return emit('change', { lines: withGrams(props.entry.lines ?? [], [[line, mass_g]]) })
   }
   const losses = { ...(props.entry.losses as Losses) }
   if (cooked_to) losses.cooked_to = cooked_to

@@ -9,7 +9,7 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useWorking } from '../kit/working'
 import LineBrings from './LineBrings.vue'
 import LineTools from './LineTools.vue'
-import type { LineEntry } from './useFormula'
+import type { LineEntry } from './lines'
 
 const props = defineProps<{
   line: LineEntry

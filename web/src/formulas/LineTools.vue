@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What can be done with the chosen line: where it goes in, strain, count on it, move, take out. */
-import type { LineEntry } from './useFormula'
+import type { LineEntry } from './lines'
 
 defineProps<{ line: LineEntry; name: string; isBase: boolean; stages: string }>()
 const emit = defineEmits<{

@@ -2,7 +2,6 @@
 /** A pasted list, shown line by line as it was understood before anything changes. */
 import { computed, ref } from 'vue'
 
-import { api, take } from '../api/client'
 import { useWrites } from '../api/shelves'
 import type { Ingredient, PastedLine } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
@@ -20,7 +19,8 @@ import {
   optionsFor,
   SKIP,
 } from './pasted'
-import type { LineEntry } from './useFormula'
+import type { LineEntry } from './lines'
+import { readList } from './useFormula'
 
 const props = defineProps<{ within: string; start?: string }>()
 const emit = defineEmits<{ add: [lines: LineEntry[]]; close: [] }>()
@@ -29,8 +29,7 @@ const read = ref<PastedLine[] | null>(null)
 const choices = ref<Choice[]>([])
 
 async function look(text: string) {
-  const body = { text, within: props.within }
-  const found = await take<PastedLine[]>(api.POST('/api/formulas/read-list', { body }))
+  const found = await readList(text, props.within)
   choices.value = found.map(choiceFor)
   read.value = found
 }

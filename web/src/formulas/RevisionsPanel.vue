@@ -2,11 +2,10 @@
 /** What changed: every save, named or not; compare it with now, or bring it back. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 
-import { api, take } from '../api/client'
 import type { Revision } from '../api/types'
 import { dayAndClock } from '../kit/format'
 import TextField from '../kit/TextField.vue'
-import { useRevisions } from './useFormula'
+import { useRevisions } from './useRevisions'
 
 const CompareDialog = defineAsyncComponent(() => import('./CompareDialog.vue'))
 const props = defineProps<{ id: string; revision: number | undefined; disabled: boolean }>()
@@ -39,11 +38,8 @@ function named(one: Revision) {
 async function mark(one: Revision, change: { name?: string; good?: boolean }) {
   naming.value = null
   refusal.value = ''
-  const body = { name: one.name, good: one.good, ...change }
-  const path = { row_id: props.id, revision: one.revision }
   try {
-    await take(api.PUT('/api/formulas/{row_id}/revisions/{revision}', { params: { path }, body }))
-    await revisions.refetch()
+    await revisions.mark(one, change)
   } catch (error) {
     refusal.value = (error as Error).message
   }

@@ -3,8 +3,8 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, nextTick, ref, useId, watch } from 'vue'
 
-import { api, take } from '../api/client'
-import { useReread, useWrites } from '../api/shelves'
+import { useNaming } from '../api/names'
+import { useWrites } from '../api/shelves'
 import type { LineChoice } from '../api/types'
 import { usePicked } from '../kit/usePicked'
 import LineChoices from './LineChoices.vue'
@@ -19,7 +19,7 @@ const emit = defineEmits<{
   paste: [text: string]
 }>()
 const { create } = useWrites('ingredients')
-const reread = useReread()
+const naming = useNaming()
 const id = useId()
 const field = ref<{ $el: HTMLElement; focus: () => void } | null>(null)
 const text = ref('')
@@ -105,10 +105,8 @@ function undo() {
 async function remember() {
   const wanted = said.value?.remember
   if (!wanted) return
-  const params = { path: { row_id: wanted.choice.id } }
   try {
-    await take(api.POST('/api/ingredients/{row_id}/names', { params, body: { name: wanted.name } }))
-    await reread('ingredients')
+    await naming.remember(wanted.choice.id, wanted.name)
     if (said.value) {
       const told = `From now on ‘${wanted.name}’ is ${wanted.choice.name}.`
       said.value = { ...said.value, text: told, remember: null }

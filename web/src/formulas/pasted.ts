@@ -1,6 +1,6 @@
 /** From what was understood of a pasted list to lines of a formula. */
 import type { Ingredient, LineChoice, PastedLine } from '../api/types'
-import type { LineEntry } from './useFormula'
+import type { LineEntry } from './lines'
 import { lineOf } from './useTypedLines'
 
 /** Taken as a new ingredient, left out, or not chosen yet; else the key of a choice. */

@@ -4,17 +4,15 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { api, take } from '../api/client'
 import { useDraft } from '../api/draft'
 import type {
-  Comparison,
   Formula,
   FormulaEntry,
   FormulaLine,
+  PastedLine,
   Reading,
   ReadLine,
-  Revision,
   SheetPage,
 } from '../api/types'
-
-export type LineEntry = NonNullable<FormulaEntry['lines']>[number]
+import type { LineEntry } from './lines'
 
 export function entryOf(row: Formula): FormulaEntry {
   const { name, kind, flavor, base_lines, losses, gas_kept, measured_density_g_ml } = row
@@ -70,36 +68,12 @@ export function useScaled(id: () => string | undefined, wanted: () => Wanted | n
   })
 }
 
-/** Every save of a formula, the newest first. */
-export function useRevisions(id: () => string | undefined, revision: () => number | undefined) {
-  return useQuery({
-    shallow: true,
-    queryKey: ['formulas', 'revisions', id, revision],
-    queryFn: () =>
-      take<Revision[]>(
-        api.GET('/api/formulas/{row_id}/revisions', { params: { path: { row_id: id() ?? '' } } }),
-      ),
-    enabled: () => Boolean(id()),
-    placeholderData: keepPreviousData,
-  })
-}
-
-/** Two revisions side by side. */
-export function useComparison(id: () => string, pair: () => { before: number; after: number }) {
-  return useQuery({
-    shallow: true,
-    queryKey: ['worked out', 'comparison', id, pair],
-    queryFn: () =>
-      take<Comparison>(
-        api.GET('/api/formulas/{row_id}/compare', {
-          params: { path: { row_id: id() }, query: pair() },
-        }),
-      ),
-    placeholderData: keepPreviousData,
-  })
-}
-
 /** What a typed line means in this kitchen; while it is `begun`, all it may mean. */
 export function readLine(text: string, within: string, begun = false): Promise<ReadLine> {
   return take(api.POST('/api/formulas/read-line', { body: { text, within, begun } }))
+}
+
+/** A pasted list, line by line as it is understood; nothing is written. */
+export function readList(text: string, within: string): Promise<PastedLine[]> {
+  return take(api.POST('/api/formulas/read-list', { body: { text, within } }))
 }

@@ -3,7 +3,8 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, ref, useId, watch } from 'vue'
 
-import { api, type Problem, take } from '../api/client'
+import type { Problem } from '../api/client'
+import { readMeasure } from '../api/names'
 import { typedNumber } from './format'
 import { scaleOf } from './units'
 
@@ -53,9 +54,8 @@ async function commit() {
   }
   const number = typedNumber(typed)
   if (number !== undefined) return hand(scale.value.kept(number))
-  const body = { text: typed, kept: props.unit ?? '', shown: scale.value.unit }
   try {
-    const { value } = await take<{ value: number }>(api.POST('/api/names/measure', { body }))
+    const value = await readMeasure(typed, props.unit ?? '', scale.value.unit)
     if (text.value === typed) hand(value)
   } catch (error) {
     if (text.value === typed) misread.value = named((error as Problem).detail)

@@ -67,7 +67,7 @@ function make() {
       <slot name="make">Add a {{ noun }}</slot>
     </button>
     <div v-if="$slots.above" class="above"><slot name="above" /></div>
-    <template v-for="group in shown" :key="group.title">
+    <template v-for="(group, i) in shown" :key="i">
       <h3 v-if="group.title" class="eyebrow group">{{ group.title }}</h3>
       <ul class="list rows">
         <li v-for="one in group.items" :key="one.id">

@@ -13,7 +13,7 @@ const emit = defineEmits<{ change: [value: T] }>()
   <span class="switch" role="group" :aria-label="label">
     <button
       v-for="one in choices"
-      :key="one.label"
+      :key="String(one.value)"
       type="button"
       :class="{ taken: one.value === value }"
       :aria-pressed="one.value === value"

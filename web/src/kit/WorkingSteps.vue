@@ -16,13 +16,13 @@ defineProps<{ working: Working; nested?: boolean }>()
     <p class="law">{{ working.law }}</p>
     <p class="arithmetic">{{ working.arithmetic }}</p>
     <dl>
-      <template v-for="one in working.given" :key="one.name">
+      <template v-for="(one, i) in working.given" :key="i">
         <dt>{{ one.name }}</dt>
         <dd>{{ significant(one.value) }} {{ one.unit }}</dd>
       </template>
     </dl>
     <p class="quiet">Source: {{ working.source }}</p>
-    <WorkingSteps v-for="step in working.steps ?? []" :key="step.figure" :working="step" nested />
+    <WorkingSteps v-for="(step, i) in working.steps ?? []" :key="i" :working="step" nested />
   </article>
 </template>
 

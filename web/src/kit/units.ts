@@ -37,6 +37,16 @@ export function scaleOf(unit = ''): Scale {
   }
 }
 
+/** An amount as it is said in passing: a strip in meters, a volume whole. */
+export function inShort({ value, unit }: { value: number; unit: string }) {
+  const { shown, times, decimals } = house.value.short_scales.find((one) => one.kept === unit) ?? {
+    shown: unit,
+    times: 1,
+    decimals: 0,
+  }
+  return { text: figure(value * times, decimals), unit: shown }
+}
+
 /** '83 °C' or '181.4 °F'. */
 export function degrees(celsius: number): string {
   const { unit, shown } = scaleOf('°C')

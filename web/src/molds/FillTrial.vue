@@ -1,27 +1,18 @@
 <script setup lang="ts">
 /** How high a volume stands; more than the brim is refused with what runs over. */
-import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 
-import { api, take } from '../api/client'
-import type { Working } from '../api/types'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import { useFill } from './useFill'
 
 const props = defineProps<{ id: string }>()
 const volume = ref<number | null>(null)
-const filled = useQuery({
-  queryKey: ['worked out', 'filled', () => props.id, volume],
-  queryFn: () =>
-    take<Working>(
-      api.POST('/api/molds/{row_id}/fill', {
-        params: { path: { row_id: props.id } },
-        body: { volume_ml: volume.value ?? 0 },
-      }),
-    ),
-  enabled: () => volume.value !== null,
-})
+const filled = useFill(
+  () => props.id,
+  () => volume.value,
+)
 </script>
 
 <template>

@@ -116,8 +116,13 @@ function measure(field: string, value: unknown) {
     </p>
     <dl v-if="figures">
       <template
-        v-for="one in [figures.capacity, figures.perimeter, figures.free_surface, figures.wall]"
-        :key="one.figure"
+        v-for="(one, i) in [
+          figures.capacity,
+          figures.perimeter,
+          figures.free_surface,
+          figures.wall,
+        ]"
+        :key="i"
       >
         <dt>{{ one.figure }}</dt>
         <dd><WorkedFigure :working="one" /></dd>

@@ -34,7 +34,7 @@ const lacks = computed(() => {
     </p>
     <template v-if="lacks.length">
       <h3>Not known yet</h3>
-      <p v-for="one in lacks" :key="one" class="lack">{{ one }}</p>
+      <p v-for="(one, i) in lacks" :key="i" class="lack">{{ one }}</p>
     </template>
     <h3>Used in</h3>
     <p v-if="row.used_by.length">{{ row.used_by.join(', ') }}</p>

@@ -2,8 +2,7 @@
 /** What else it is called here, and which bare words mean it. */
 import { ref } from 'vue'
 
-import { api, take } from '../api/client'
-import { useReread } from '../api/shelves'
+import { useNaming } from '../api/names'
 import type { Ingredient } from '../api/types'
 import TextField from '../kit/TextField.vue'
 
@@ -14,7 +13,7 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const emit = defineEmits<{ change: [names: string[]] }>()
-const reread = useReread()
+const naming = useNaming()
 const fresh = ref('')
 const word = ref('')
 const refusal = ref('')
@@ -29,9 +28,8 @@ function add() {
 async function mean(text: string, ingredient: string | null) {
   refusal.value = ''
   try {
-    await take(api.PUT('/api/names/usual', { body: { word: text, ingredient } }))
+    await naming.mean(text, ingredient)
     word.value = ''
-    await reread('ingredients')
   } catch (error) {
     refusal.value = (error as Error).message
   }

@@ -2,20 +2,18 @@
 /** Ingredients pasted as a list: shown line by line before any of them is written, all or none. */
 import { computed, ref } from 'vue'
 
-import { api, take } from '../api/client'
 import { useWrites } from '../api/shelves'
 import type { PastedIngredient } from '../api/types'
 import { figure } from '../kit/format'
 import PasteDialog from '../kit/PasteDialog.vue'
+import { readIngredients } from './pasted'
 
 const emit = defineEmits<{ close: [] }>()
 const { createMany } = useWrites('ingredients')
 const read = ref<PastedIngredient[] | null>(null)
 
 async function look(text: string) {
-  read.value = await take<PastedIngredient[]>(
-    api.POST('/api/ingredients/read-list', { body: { text } }),
-  )
+  read.value = await readIngredients(text)
 }
 
 const fresh = computed(() => (read.value ?? []).filter((one) => !one.refusal && !one.there))

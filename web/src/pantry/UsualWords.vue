@@ -1,20 +1,15 @@
 <script setup lang="ts">
 /** What bare words mean in this kitchen, changed in one press; and what is not known yet. */
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 
-import { api, take } from '../api/client'
-import { useReread } from '../api/shelves'
-import type { IngredientBrief, Usual } from '../api/types'
+import { useNaming, useUsual } from '../api/names'
+import type { IngredientBrief } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import TextField from '../kit/TextField.vue'
 
 const props = defineProps<{ rows: IngredientBrief[]; disabled: boolean }>()
-const reread = useReread()
-const usual = useQuery({
-  queryKey: ['ingredients', 'usual'],
-  queryFn: () => take<Usual[]>(api.GET('/api/names/usual')),
-})
+const naming = useNaming()
+const usual = useUsual()
 const options = computed(() => props.rows.map((one) => ({ value: one.id, label: one.name })))
 const lacking = computed(() =>
   props.rows.filter((one) => one.density_g_ml === null || !one.made_up || one.allergens === null),
@@ -34,10 +29,9 @@ const refusal = ref('')
 async function mean(text: string, ingredient: string) {
   refusal.value = ''
   try {
-    await take(api.PUT('/api/names/usual', { body: { word: text, ingredient } }))
+    await naming.mean(text, ingredient)
     word.value = ''
     fresh.value = undefined
-    await reread('ingredients')
   } catch (error) {
     refusal.value = (error as Error).message
   }

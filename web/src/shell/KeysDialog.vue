@@ -59,10 +59,10 @@ const groups = computed(() => [
 <template>
   <Modal open title="Keys" :footer="null" width="620px" @cancel="emit('close')">
     <div class="groups">
-      <section v-for="group in groups" :key="group.title">
+      <section v-for="(group, i) in groups" :key="i">
         <h3>{{ group.title }}</h3>
         <dl>
-          <template v-for="row in group.rows" :key="row.keys + row.name">
+          <template v-for="(row, at) in group.rows" :key="at">
             <dt>
               <kbd>{{ row.keys }}</kbd>
             </dt>

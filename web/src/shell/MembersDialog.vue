@@ -1,43 +1,19 @@
 <script setup lang="ts">
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import Modal from 'ant-design-vue/es/modal'
 import { computed, reactive } from 'vue'
 
-import { api, Problem, take } from '../api/client'
-import type { Member, Role } from '../api/types'
+import { Problem } from '../api/client'
+import type { Role } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import TextField from '../kit/TextField.vue'
+import { useMembers } from './useMembers'
 
 const emit = defineEmits<{ close: [] }>()
-const client = useQueryClient()
-const members = useQuery({
-  queryKey: ['members'],
-  queryFn: () => take<Member[]>(api.GET('/api/members')),
-})
+const { members, add, change, remove } = useMembers()
 const ROLES = (['chef', 'cook', 'apprentice'] as const).map((value) => ({ value, label: value }))
 const blank = { name: '', username: '', password: '', role: 'cook' as Role }
 const entry = reactive({ ...blank })
-const refresh = () => client.invalidateQueries({ queryKey: ['members'] })
-
-const add = useMutation({
-  mutationFn: () => take(api.POST('/api/members', { body: { ...entry } })),
-  onSuccess: () => {
-    Object.assign(entry, blank)
-    return refresh()
-  },
-})
-const change = useMutation({
-  mutationFn: ({ id, role }: { id: number; role: Role }) =>
-    take(
-      api.PUT('/api/members/{member_id}', { params: { path: { member_id: id } }, body: { role } }),
-    ),
-  onSettled: refresh,
-})
-const remove = useMutation({
-  mutationFn: (id: number) =>
-    take(api.DELETE('/api/members/{member_id}', { params: { path: { member_id: id } } })),
-  onSettled: refresh,
-})
+const takeOn = () => add.mutate({ ...entry }, { onSuccess: () => Object.assign(entry, blank) })
 const problem = computed(() => (add.error.value instanceof Problem ? add.error.value : null))
 const refusal = computed(() => change.error.value?.message ?? remove.error.value?.message)
 </script>
@@ -61,7 +37,7 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
       </li>
     </ul>
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
-    <form class="add" novalidate @submit.prevent="add.mutate()">
+    <form class="add" novalidate @submit.prevent="takeOn">
       <TextField v-model="entry.name" label="Name" :error="problem?.at('name')" />
       <TextField
         v-model="entry.username"

@@ -11,7 +11,7 @@ const { show } = useWorking()
   <section v-if="asides.length" aria-label="Good to know">
     <h3>Good to know</h3>
     <ul class="list">
-      <li v-for="one in asides" :key="one.name">
+      <li v-for="(one, i) in asides" :key="i">
         <span class="name">
           <span v-if="one.holds !== null" :class="['mark', { no: !one.holds }]" aria-hidden="true">
             {{ one.holds ? '✓' : '✕' }}

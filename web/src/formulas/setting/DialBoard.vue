@@ -122,7 +122,7 @@ function key(event: KeyboardEvent) {
     >
       <span
         v-for="(band, i) in bands"
-        :key="band.name"
+        :key="i"
         :class="['band', { asked: band.name === job.band, dark: isDark(i) }]"
         :style="{ '--shade': shade(i) }"
         ><span>{{ band.name }}</span></span

@@ -8,7 +8,7 @@ import { house } from '../../api/house'
 import type { Fitted, FormulaEntry, Job } from '../../api/types'
 import { figure } from '../../kit/format'
 import WorkedFigure from '../../kit/WorkedFigure.vue'
-import type { LineEntry } from '../useFormula'
+import { type LineEntry, withGrams } from '../lines'
 import DemandRow from './DemandRow.vue'
 import { asked, fresh, type Typed, whole } from './demands'
 import { askFit, useFamilies } from './useSetting'
@@ -65,12 +65,8 @@ async function find() {
 }
 
 function takeIt() {
-  const grams = new Map(found.value?.lines.map((one) => [one.key, one.after_g]))
-  const next = (props.entry.lines ?? []).map((line) => ({
-    ...line,
-    mass_g: grams.get(line.key) ?? line.mass_g,
-  }))
-  emit('change', { lines: next })
+  const grams = (found.value?.lines ?? []).map((one) => [one.key, one.after_g] as const)
+  emit('change', { lines: withGrams(props.entry.lines ?? [], grams) })
 }
 const moved = computed(() => found.value?.gauges.filter((one) => one.moved) ?? [])
 const missed = computed(() => found.value?.asked.filter((one) => one.missed > 0) ?? [])
@@ -114,7 +110,7 @@ const missed = computed(() => found.value?.asked.filter((one) => one.missed > 0)
         <div v-if="found.conflict.length" class="conflict">
           <strong>These cannot be had together:</strong>
           <ul>
-            <li v-for="says in found.conflict" :key="says">{{ says }}</li>
+            <li v-for="(says, i) in found.conflict" :key="i">{{ says }}</li>
           </ul>
           <p>
             Without any one of them the rest can. The nearest there is misses

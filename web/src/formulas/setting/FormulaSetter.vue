@@ -3,7 +3,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue'
 
 import type { Formula, FormulaEntry, Reading } from '../../api/types'
-import type { LineEntry } from '../useFormula'
+import type { LineEntry } from '../lines'
 import DialBoard from './DialBoard.vue'
 import JobSentence from './JobSentence.vue'
 import { useFamilies, useTurn } from './useSetting'

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { house } from '../../api/house'
 import type { FormulaEntry, Job, Reading } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import type { LineEntry } from '../useFormula'
+import type { LineEntry } from '../lines'
 
 const props = defineProps<{
   entry: FormulaEntry

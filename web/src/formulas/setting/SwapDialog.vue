@@ -4,7 +4,7 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
 import type { FormulaEntry } from '../../api/types'
-import type { LineEntry } from '../useFormula'
+import { type LineEntry, withGrams } from '../lines'
 import SwapChoice from './SwapChoice.vue'
 import SwapPairs from './SwapPairs.vue'
 import { useSwap } from './useSetting'
@@ -32,10 +32,9 @@ const { data, error, isFetching } = useSwap(
 )
 
 function takeIt(which: 'straight_g' | 'rebalanced_g') {
-  const grams = new Map(data.value?.lines.map((one) => [one.key, one[which]]))
-  const lines = (props.entry.lines ?? []).map((line) => ({
+  const grams = (data.value?.lines ?? []).map((one) => [one.key, one[which]] as const)
+  const lines = withGrams(props.entry.lines ?? [], grams).map((line) => ({
     ...line,
-    mass_g: grams.get(line.key) ?? line.mass_g,
     ingredient: line.ingredient === old.value ? (comes.value ?? null) : (line.ingredient ?? null),
   }))
   emit('change', { lines })

@@ -70,7 +70,7 @@ const lower = (words: { name: string }[]) => words.map((one) => one.name.toLower
     <section v-if="swap.notes.length" aria-label="What the method changes">
       <h3>What the method changes</h3>
       <ul class="list notes">
-        <li v-for="note in swap.notes" :key="note.says">
+        <li v-for="(note, i) in swap.notes" :key="i">
           <span class="eyebrow">{{ note.about }}</span> {{ note.says }}
         </li>
       </ul>

@@ -16,6 +16,7 @@ import type {
   Swapped,
   Turned,
 } from '../../api/types'
+import { withGrams } from '../lines'
 
 /** Every family and job; the same for every kitchen, asked once. */
 export function useFamilies() {
@@ -149,11 +150,8 @@ export function useTurn(id: () => string, formula: Turnable, edit: Edit) {
   }
 
   function show(from: FormulaEntry, turned: Turned) {
-    const grams = new Map(turned.lines.map((one) => [one.key, one.mass_g]))
-    const lines = (from.lines ?? []).map((line) => ({
-      ...line,
-      mass_g: grams.get(line.key) ?? line.mass_g,
-    }))
+    const grams = turned.lines.map((one) => [one.key, one.mass_g] as const)
+    const lines = withGrams(from.lines ?? [], grams)
     const then = { ...from, lines, losses: turned.losses }
     client.setQueryData(['worked out', 'reading', id(), then], turned.reading)
     formula.preview({ lines, losses: turned.losses })
