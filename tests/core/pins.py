@@ -17,6 +17,8 @@ from typing import Any
 
 import fernbell.core
 import fernbell.starter.practice
+from fernbell.core.desserts import RULES, WAYS
+from fernbell.core.molds import FORMS
 
 PINS = Path(__file__).with_name("pins.csv")
 _NAMED_BY = ("key", "code", "name", "slug", "rule", "form", "kind")
@@ -31,6 +33,11 @@ def figures() -> dict[str, float]:
         for name in _assigned(module):
             for path, value in _numbers(getattr(module, name), name, seen):
                 found[f"{short}:{path}"] = value
+    told = {form.words().form: form.words() for form in FORMS}
+    told |= {rule.words.rule: rule.words for rule in RULES}
+    told |= {way.words.cut: way.words for way in WAYS}
+    for name, words in told.items():
+        found |= {f"words:{path}": value for path, value in _numbers(words, name, set())}
     return found
 
 

@@ -17,6 +17,7 @@ from fernbell.core.formulas import (
     Step,
     Until,
     characterize,
+    compare,
     compose,
     read_formulas,
     settled,
@@ -299,11 +300,34 @@ def test_compound_is_told_apart_from_couverture() -> None:
     assert not {say for say in says("chocolate", ("dark", 100)) if "Compound" in say}
 
 
+def test_what_is_not_cooked_is_not_mended_by_cooking() -> None:
+    judged = read(formula(("sugar", 300), ("water", 700)), "caramel").judged
+    mends = [found.mend for found in judged if found.mend]
+    assert mends
+    assert all(mend.cooking_percent is None and mend.cooked_to is None for mend in mends)
+
+
+def test_revisions_set_the_same_thing_beside_itself_bought_or_made() -> None:
+    base, glaze = (Formula(key, key, (Line("l", 9, "sugar"),)) for key in ("base", "glaze"))
+    before = Formula("f", "F", (Line("a", 10, formula="base"), Line("b", 20, formula="glaze")))
+    after = replace(before, lines=(*before.lines[1:], Line("c", 5, "sugar"), Line("d", 6, "sugar")))
+    states = [characterize(Book(PANTRY, (base, glaze, own)), "f") for own in (before, after)]
+    lines = {(pair.name, pair.before_g, pair.after_g) for pair in compare(*states).lines}
+    assert lines == {
+        ("base", 10, None),
+        ("glaze", 20, 20),
+        ("Sugar", None, 5),
+        ("Sugar", None, 6),
+    }
+
+
 def test_raw_egg_is_said_until_a_step_heats_it() -> None:
     own = formula(("yolk", 50), ("cream", 200))
     raw = read(own, "cream", (Step("Whisk."),))
     cooked = read(own, "cream", (Step("Stir.", temperature_c=83),))
-    assert "raw-egg" in {one.finding.code for one in raw.judged}
+    said = {one.finding.code: one.finding for one in raw.judged}
+    # The pair of USDA FSIS for sugared yolk, from memory.
+    assert "63.3 °C held 3.5 min" in said["raw-egg"].remedy
     assert "raw-egg" not in {one.finding.code for one in cooked.judged}
 
 

@@ -166,6 +166,7 @@ describe('DessertTicket', () => {
   const ticket = (more = {}) =>
     mounted(DessertTicket, {
       id: '1',
+      name: 'Reedbed',
       worked: worked(parts, [finding('quince', 'caution')]),
       count: 6,
       chosen: null,

@@ -152,6 +152,7 @@ dt {
 
 dd {
   font-weight: 700;
+  justify-self: end;
   margin: 0;
 }
 </style>

@@ -1,0 +1,91 @@
+"""What a screen is told of rules and forms is so: fields, handles, how many rows."""
+
+from dataclasses import replace
+
+import pytest
+
+from fernbell.core.desserts import RULES, WAYS, Dessert, Fill, Part, Wedges, propose, refit
+from fernbell.core.errors import CoreError
+from fernbell.core.field import Field
+from fernbell.core.molds import FORMS, Mold, Ring
+
+EVERY_RULE = pytest.mark.parametrize("rule", RULES, ids=lambda rule: rule.words.rule)
+EVERY_FORM = pytest.mark.parametrize("form", FORMS, ids=lambda form: form.words().form)
+BEYOND = 0.001
+
+
+@EVERY_RULE
+def test_a_handle_drags_a_field_of_the_part_or_of_its_layer(rule: type[Part]) -> None:
+    words = rule.words
+    for handle in words.handles:
+        fields = words.layer_fields if handle.of_layer else words.fields
+        assert handle.field in {field.name for field in fields}
+
+
+@EVERY_FORM
+def test_a_new_mold_stands_in_the_limits_of_its_fields(form: type[Mold]) -> None:
+    words = form.words()
+    for field in words.fields:
+        field.check(getattr(words.first, field.name))
+
+
+@EVERY_FORM
+def test_what_a_field_allows_is_allowed_and_no_more(form: type[Mold]) -> None:
+    for field in form.words().fields:
+        for value in ends(field):
+            field.check(value)
+        for value in (field.least - BEYOND, (field.most or 0) + BEYOND):
+            with pytest.raises(CoreError):
+                replace(form.words().first, **{field.name: value})
+
+
+@EVERY_RULE
+def test_what_a_field_of_a_part_allows_is_allowed_and_no_more(rule: type[Part]) -> None:
+    empty = Dessert("D", Ring(200, 45), (), Wedges(12))
+    part = propose(empty, rule.words.rule, "new", "f")
+    layers = [(layer, rule.words.layer_fields) for layer in getattr(part, "layers", ())]
+    for entry, fields in ((part, rule.words.fields), *layers):
+        for field in fields:
+            for value in ends(field):
+                replace(entry, **{field.name: value})
+            for value in (field.least - BEYOND, field.most * (1 + BEYOND)):
+                with pytest.raises(CoreError):
+                    replace(entry, **{field.name: value})
+
+
+@pytest.mark.parametrize("way", WAYS, ids=lambda way: way.words.cut)
+def test_a_way_of_dividing_stands_in_its_limits(way: type) -> None:
+    usual = way.usual(Ring(200, 45)) if hasattr(way, "usual") else way(6)
+    for field in way.words.fields:
+        for value in ends(field):
+            replace(usual, **{field.name: value})
+        for value in (field.least - 1, field.most + 1):
+            with pytest.raises(CoreError):
+                replace(usual, **{field.name: value})
+
+
+def ends(field: Field) -> tuple[float, float]:
+    least = field.least + BEYOND if field.open_least else field.least
+    return least, field.most
+
+
+@EVERY_FORM
+def test_a_table_has_as_many_rows_as_it_says(form: type[Mold]) -> None:
+    words = form.words()
+    for table in words.tables:
+        rows = getattr(words.first, table.name)
+        above = [
+            replace(rows[-1], height_mm=rows[-1].height_mm + step / 10, radius_mm=0)
+            for step in range(1, table.most)
+        ]
+        for number in (table.fewest, table.most):
+            replace(words.first, **{table.name: (*rows, *above)[:number]})
+        for number in (table.fewest - 1, table.most + 1):
+            with pytest.raises(CoreError, match=f"{table.fewest} to {table.most}"):
+                replace(words.first, **{table.name: (*rows, *above)[:number]})
+
+
+def test_a_ring_of_just_twelve_centimeters_is_no_individual() -> None:
+    large = Dessert("D", Ring(200, 45), (Fill("f", "m"),), Wedges(12))
+    assert refit(large, Ring(119.9, 45)).portions.count == 1
+    assert refit(large, Ring(120, 45)).portions.count > 1
