@@ -41,6 +41,7 @@ class LineChoice(Schema):
     mass_g: float | None
     measure: str
     lacks: str
+    wants_amount: bool
     called: str
 
 
@@ -172,5 +173,6 @@ def _choice(one: Choice, typed: str) -> LineChoice:
         mass_g=one.mass_g,
         measure=one.measure,
         lacks=one.lacks,
+        wants_amount=one.wants_amount,
         called=called(one.named, typed),
     )

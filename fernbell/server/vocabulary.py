@@ -8,9 +8,35 @@ from ninja import Router, Schema
 from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, DrawnLayer, Handle, Switch
 from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
 from fernbell.core.fitting import DEMANDS, DemandWords
-from fernbell.core.formulas import FIRST_WAIT, GAS_KEPT_IN_FOLDING, KINDS, Wait, WaitKind
+from fernbell.core.formulas import (
+    FIRST_WAIT,
+    GAS_KEPT_IN_FOLDING,
+    KINDS,
+    USUAL_SIGNS,
+    Wait,
+    WaitKind,
+)
+from fernbell.core.heat import POLYOLS
 from fernbell.core.measures import SCALES, SHORT_SCALES
 from fernbell.core.molds import FORMS, Alternatives
+from fernbell.core.pantry import (
+    ALLERGENS,
+    CHOCOLATES,
+    COMPONENTS,
+    DENSITIES,
+    EGGS,
+    PECTIN_KINDS,
+    PIECES,
+    STATES,
+    TEMPER_FIELDS,
+    TOLD_BY,
+    TOLD_FIELDS,
+    USUAL_TEMPER,
+    WEIGH_STEPS,
+    Status,
+    Temper,
+    WeighStep,
+)
 from fernbell.server.molds.schemas import Shape
 
 
@@ -102,6 +128,7 @@ class FormulasOut(Schema):
     demands: list[DemandWords]
     wish: list[FieldOut]
     drips: list[FieldOut]
+    signs: dict[str, float]
 
 
 class ScaleOut(Schema):
@@ -122,6 +149,44 @@ class ShortScaleOut(Schema):
     decimals: int
 
 
+class ComponentOut(Schema):
+    """A component of a make-up, and the field that says of which kind it is."""
+
+    key: str
+    name: str
+    kind: str
+
+
+class NamedFiguresOut(Schema):
+    """A list of named figures of an ingredient, and what a new one is."""
+
+    field: str
+    legend: str
+    name_label: str
+    figure: FieldOut
+    first_name: str
+    add: str
+
+
+class PantryOut(Schema):
+    """What can be said of an ingredient, and what it is where nobody said."""
+
+    components: list[ComponentOut]
+    told: list[FieldOut]
+    polyols: list[str]
+    pectins: list[str]
+    statuses: list[str]
+    allergens: dict[str, str]
+    chocolates: dict[str, str]
+    temper: dict[str, Temper]
+    temper_fields: list[FieldOut]
+    eggs: dict[str, str]
+    densities: list[FieldOut]
+    weigh_steps: list[WeighStep]
+    states: NamedFiguresOut
+    pieces: NamedFiguresOut
+
+
 class HouseOut(Schema):
     """Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
 
@@ -130,6 +195,7 @@ class HouseOut(Schema):
     """
 
     formulas: FormulasOut
+    pantry: PantryOut
     scales: list[ScaleOut]
     short_scales: list[ShortScaleOut]
     rules: list[RuleOut]
@@ -148,6 +214,26 @@ HOUSE = HouseOut.model_validate(
             "demands": DEMANDS,
             "wish": (HOLDS_AT, FINISHED),
             "drips": DRIP_FIELDS,
+            "signs": USUAL_SIGNS,
+        },
+        "pantry": {
+            "components": [
+                {"key": key, "name": name, "kind": TOLD_BY.get(key, "")}
+                for key, name in COMPONENTS.items()
+            ],
+            "told": TOLD_FIELDS,
+            "polyols": list(POLYOLS),
+            "pectins": PECTIN_KINDS,
+            "statuses": list(Status),
+            "allergens": ALLERGENS,
+            "chocolates": CHOCOLATES,
+            "temper": USUAL_TEMPER,
+            "temper_fields": TEMPER_FIELDS,
+            "eggs": EGGS,
+            "densities": DENSITIES,
+            "weigh_steps": WEIGH_STEPS,
+            "states": STATES,
+            "pieces": PIECES,
         },
         "scales": SCALES,
         "short_scales": SHORT_SCALES,

@@ -365,7 +365,7 @@ def test_a_bite_is_weighed_part_by_part(
 
 
 def test_the_vocabulary_is_what_core_knows(shelves: Shelves) -> None:
-    words = shelves.client.get("/api/ingredients/vocabulary").json()
+    words = shelves.client.get("/api/vocabulary").json()["pantry"]
     assert {one["key"] for one in words["components"]} == set(WHOLE)
     assert len(words["allergens"]) == 14
     assert words["temper"]["dark"]["work_c"] == 31.5

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from fernbell.core.errors import CoreError, check_range
+from fernbell.core.field import Field, check_fields
 from fernbell.starter.practice import practice
 
 
@@ -21,6 +22,13 @@ PALE = frozenset((ChocolateKind.MILK, ChocolateKind.WHITE))
 """Chocolate with milk in it: softer, and it scorches."""
 
 
+TEMPER_FIELDS = (
+    Field("melt_c", "Melt to", least=20, most=60, step=0.5),
+    Field("cool_c", "Cool to", least=20, most=60, step=0.5),
+    Field("work_c", "Work at", least=20, most=60, step=0.5),
+)
+
+
 @dataclass(frozen=True, slots=True)
 class Temper:
     """The three figures of a couverture: melted to, cooled to, worked at [°C]."""
@@ -30,8 +38,7 @@ class Temper:
     work_c: float
 
     def __post_init__(self) -> None:
-        for field in ("melt_c", "cool_c", "work_c"):
-            check_range(field, getattr(self, field), least=20, most=60)
+        check_fields(self, TEMPER_FIELDS)
         if not self.cool_c < self.work_c < self.melt_c:
             allowed = "between what it is cooled to and what it is melted to"
             raise CoreError("work_c", f"{self.work_c:g}", allowed)

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from fernbell.core.errors import CoreError, OutOfRange, check_range
+from fernbell.core.field import Field, check_fields
 from fernbell.core.heat import POLYOLS
 from fernbell.core.working import figure_text
 
@@ -44,6 +45,12 @@ TOLD_BY: Mapping[str, str] = {
     "pectin": "pectin_kind",
 }
 """Components that are not all alike, and the field that says of which kind one is."""
+
+TOLD_FIELDS = (
+    Field("dextrose_equivalent", "DE of the syrup solids", least=10, most=100, empty="unknown"),
+    Field("bloom", "Bloom of the gelatin", least=50, most=320, step=10, empty="unknown"),
+)
+"""Those of them that are a number."""
 
 PECTIN_KINDS = ("NH", "yellow", "LM", "agar", "other gum")
 
@@ -109,10 +116,7 @@ class MakeUp:
         return {name: grams for name, grams in every if grams is not None}
 
     def _refuse_kinds(self) -> None:
-        if self.dextrose_equivalent is not None:
-            check_range("dextrose_equivalent", self.dextrose_equivalent, least=10, most=100)
-        if self.bloom is not None:
-            check_range("bloom", self.bloom, least=50, most=320)
+        check_fields(self, TOLD_FIELDS)
         for field, allowed in (("polyol", POLYOLS), ("pectin_kind", PECTIN_KINDS)):
             if getattr(self, field) and getattr(self, field) not in allowed:
                 raise CoreError(field, getattr(self, field), f"one of {', '.join(allowed)}")

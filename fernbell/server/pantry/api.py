@@ -7,17 +7,10 @@ from uuid import UUID
 from django.http import HttpRequest
 from ninja import Status
 
-from fernbell.core.formulas import USUAL_SIGNS
-from fernbell.core.heat import POLYOLS
+from fernbell.core.pantry import Ingredient as CoreIngredient
 from fernbell.core.pantry import (
-    ALLERGENS,
-    COMPONENTS,
-    PECTIN_KINDS,
-    TOLD_BY,
-    USUAL_TEMPER,
     read_densities,
 )
-from fernbell.core.pantry import Ingredient as CoreIngredient
 from fernbell.core.pantry.naming import Named, Names
 from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.actions import Shelf, Snapshot
@@ -34,7 +27,6 @@ from fernbell.server.pantry.schemas import (
     OtherName,
     PastedIngredient,
     PastedNames,
-    Vocabulary,
 )
 
 PLAIN = (
@@ -65,23 +57,6 @@ def snapshot(row: Ingredient) -> Snapshot:
 INGREDIENT = Shelf("ingredient", Ingredient, IngredientIn, write, snapshot)
 
 router = routes_of(INGREDIENT, IngredientBrief, IngredientOut)
-
-
-@router.get("/vocabulary", response=Vocabulary, operation_id="pantry_vocabulary")
-def vocabulary(request: HttpRequest) -> Any:
-    """The words of the pantry; the same for every kitchen."""
-    require(request.auth, Act.READ)
-    return {
-        "components": [
-            {"key": key, "name": name, "kind": TOLD_BY.get(key, "")}
-            for key, name in COMPONENTS.items()
-        ],
-        "polyols": POLYOLS,
-        "pectins": PECTIN_KINDS,
-        "allergens": ALLERGENS,
-        "temper": {kind.value: figures for kind, figures in USUAL_TEMPER.items()},
-        "signs": {until.value: value for until, value in USUAL_SIGNS.items()},
-    }
 
 
 @router.post("/read-list", response=list[PastedIngredient], operation_id="read_pantry_list")

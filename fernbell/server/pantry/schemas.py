@@ -17,7 +17,6 @@ from fernbell.core.pantry import (
     Piece,
     State,
     Status,
-    Temper,
     check_allergens,
 )
 from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
@@ -176,22 +175,3 @@ class PastedIngredient(Schema):
     name: str
     density_g_ml: float | None
     there: bool
-
-
-class Component(Schema):
-    """A component of a make-up, and the field that says of which kind it is."""
-
-    key: str
-    name: str
-    kind: str
-
-
-class Vocabulary(Schema):
-    """Words and first figures to choose from: components, kinds, allergens, signs to cook to."""
-
-    components: list[Component]
-    polyols: list[str]
-    pectins: list[str]
-    allergens: dict[str, str]
-    temper: dict[str, Temper]
-    signs: dict[str, float]

@@ -5,6 +5,14 @@ import { api, take } from './client'
 import { AGAIN_MS } from './draft'
 import type { FieldWords, House, RuleWords } from './types'
 
+const NO_FIGURES: House['pantry']['states'] = {
+  field: '',
+  legend: '',
+  name_label: '',
+  figure: { name: '', label: '', unit: '', least: 0, most: 0, step: 1, empty: '', first: null },
+  first_name: '',
+  add: '',
+}
 const NOTHING: House = {
   formulas: {
     kinds: [],
@@ -14,6 +22,23 @@ const NOTHING: House = {
     demands: [],
     wish: [],
     drips: [],
+    signs: {},
+  },
+  pantry: {
+    components: [],
+    told: [],
+    polyols: [],
+    pectins: [],
+    statuses: [],
+    allergens: {},
+    chocolates: {},
+    temper: {},
+    temper_fields: [],
+    eggs: {},
+    densities: [],
+    weigh_steps: [],
+    states: NO_FIGURES,
+    pieces: NO_FIGURES,
   },
   scales: [],
   short_scales: [],
@@ -39,6 +64,10 @@ export const ruleWords = (rule: string | undefined): RuleWords | undefined =>
   house.value.rules.find((one) => one.rule === rule)
 
 export const drawnAs = (name: string) => house.value.drawn.find((one) => one.name === name)
+
+/** Words to choose from, each with what it is called. */
+export const optionsOf = (words: Record<string, string>) =>
+  Object.entries(words).map(([value, label]) => ({ value, label }))
 
 /** The number of an entry that a field names; null where it is left out. */
 export function numberAt(entry: object, { name }: Pick<FieldWords, 'name'>): number | null {

@@ -778,26 +778,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ingredients/vocabulary": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Vocabulary
-         * @description The words of the pantry; the same for every kitchen.
-         */
-        get: operations["pantry_vocabulary"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/ingredients/{row_id}": {
         parameters: {
             query?: never;
@@ -1670,10 +1650,10 @@ export interface components {
             lines: components["schemas"]["LinePair"][];
         };
         /**
-         * Component
+         * ComponentOut
          * @description A component of a make-up, and the field that says of which kind it is.
          */
-        Component: {
+        ComponentOut: {
             /** Key */
             key: string;
             /** Kind */
@@ -2435,6 +2415,10 @@ export interface components {
             gas_kept: number;
             /** Kinds */
             kinds: components["schemas"]["KindOut"][];
+            /** Signs */
+            signs: {
+                [key: string]: number;
+            };
             /** Slots */
             slots: {
                 [key: string]: string;
@@ -2690,6 +2674,7 @@ export interface components {
             /** Forms */
             forms: components["schemas"]["FormOut"][];
             formulas: components["schemas"]["FormulasOut"];
+            pantry: components["schemas"]["PantryOut"];
             /** Rules */
             rules: components["schemas"]["RuleOut"][];
             /** Scales */
@@ -3069,6 +3054,8 @@ export interface components {
             measure: string;
             /** Name */
             name: string;
+            /** Wants Amount */
+            wants_amount: boolean;
         };
         /**
          * LineGrams
@@ -3388,6 +3375,23 @@ export interface components {
             name: string;
         };
         /**
+         * NamedFiguresOut
+         * @description A list of named figures of an ingredient, and what a new one is.
+         */
+        NamedFiguresOut: {
+            /** Add */
+            add: string;
+            /** Field */
+            field: string;
+            figure: components["schemas"]["FieldOut"];
+            /** First Name */
+            first_name: string;
+            /** Legend */
+            legend: string;
+            /** Name Label */
+            name_label: string;
+        };
+        /**
          * Note
          * @description What to do otherwise: about temperatures, tempering, order, waits, allergens.
          */
@@ -3483,6 +3487,46 @@ export interface components {
             items: components["schemas"]["StackOut"][];
             /** Total */
             total: number;
+        };
+        /**
+         * PantryOut
+         * @description What can be said of an ingredient, and what it is where nobody said.
+         */
+        PantryOut: {
+            /** Allergens */
+            allergens: {
+                [key: string]: string;
+            };
+            /** Chocolates */
+            chocolates: {
+                [key: string]: string;
+            };
+            /** Components */
+            components: components["schemas"]["ComponentOut"][];
+            /** Densities */
+            densities: components["schemas"]["FieldOut"][];
+            /** Eggs */
+            eggs: {
+                [key: string]: string;
+            };
+            /** Pectins */
+            pectins: string[];
+            pieces: components["schemas"]["NamedFiguresOut"];
+            /** Polyols */
+            polyols: string[];
+            states: components["schemas"]["NamedFiguresOut"];
+            /** Statuses */
+            statuses: string[];
+            /** Temper */
+            temper: {
+                [key: string]: components["schemas"]["Temper"];
+            };
+            /** Temper Fields */
+            temper_fields: components["schemas"]["FieldOut"][];
+            /** Told */
+            told: components["schemas"]["FieldOut"][];
+            /** Weigh Steps */
+            weigh_steps: components["schemas"]["WeighStep"][];
         };
         /**
          * PartResult
@@ -4742,30 +4786,6 @@ export interface components {
          */
         Verdict: "below" | "within" | "above";
         /**
-         * Vocabulary
-         * @description Words and first figures to choose from: components, kinds, allergens, signs to cook to.
-         */
-        Vocabulary: {
-            /** Allergens */
-            allergens: {
-                [key: string]: string;
-            };
-            /** Components */
-            components: components["schemas"]["Component"][];
-            /** Pectins */
-            pectins: string[];
-            /** Polyols */
-            polyols: string[];
-            /** Signs */
-            signs: {
-                [key: string]: number;
-            };
-            /** Temper */
-            temper: {
-                [key: string]: components["schemas"]["Temper"];
-            };
-        };
-        /**
          * VocabularyOut
          * @description Families and figures; the same for every kitchen.
          */
@@ -4850,6 +4870,16 @@ export interface components {
              * @enum {string}
              */
             cut: "wedges";
+        };
+        /**
+         * WeighStep
+         * @description What a scale shows at least, and what it is for; common practice.
+         */
+        WeighStep: {
+            /** Label */
+            label: string;
+            /** Value G */
+            value_g: number;
         };
         /**
          * Window
@@ -6061,26 +6091,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PastedIngredient"][];
-                };
-            };
-        };
-    };
-    pantry_vocabulary: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Vocabulary"];
                 };
             };
         };

@@ -68,7 +68,6 @@ export type Step = Schemas['Step']
 export type Wait = Schemas['Wait']
 export type MakeUp = NonNullable<Schemas['IngredientOut']['make_up']>
 export type IngredientBrief = Schemas['IngredientBrief']
-export type Vocabulary = Schemas['Vocabulary']
 export type Ingredient = Schemas['IngredientOut']
 export type IngredientEntry = Schemas['IngredientIn']
 export type Mold = Schemas['MoldOut']

@@ -7,7 +7,7 @@ import ChoiceField from '../kit/ChoiceField.vue'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
-import { useVocabulary } from '../api/vocabulary'
+import { house } from '../api/house'
 
 const props = defineProps<{
   losses: Losses | undefined
@@ -27,7 +27,6 @@ const UNTIL = [
   { value: 'brix', label: 'until the refractometer says' },
   { value: 'weight', label: 'until the scale says' },
 ]
-const vocabulary = useVocabulary()
 const UNIT: Record<Until, string> = { temperature: '°C', brix: '°Bx', weight: 'g' }
 /** As what core checks it, and names it in a refusal. */
 const FIELD: Record<Until, string> = {
@@ -38,7 +37,7 @@ const FIELD: Record<Until, string> = {
 const sign = computed(() => own.value.cooked_to ?? null)
 /** A new sign starts with the usual figure. */
 function cookUntil(until: string) {
-  const value = vocabulary.data.value?.signs[until]
+  const value = house.value.formulas.signs[until]
   set({ cooked_to: until && value ? { until: until as Until, value } : null })
 }
 </script>

@@ -71,7 +71,7 @@ function choose(choice: LineChoice) {
     if (open.value) lines.choose(open.value, choice)
   } else if (choice.mass_g === null) {
     // No amount yet: the name is put in, and the amount is asked for in front of it.
-    text.value = choice.lacks === 'no amount yet' ? ` ${choice.name}` : text.value
+    text.value = choice.wants_amount ? ` ${choice.name}` : text.value
     refusal.value = choice.lacks
   } else {
     const key = crypto.randomUUID().slice(0, 8)

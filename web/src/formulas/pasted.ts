@@ -69,7 +69,15 @@ export function linesOf(
     const known = offered(line).find((one) => keyOf(one) === choices[i])
     const id = known?.id ?? byName.get(line.name.toLowerCase())
     if (mass_g === null || !id) return []
-    const fresh = { id, name: line.name, is_formula: false, measure: '', lacks: '', called: '' }
+    const fresh = {
+      id,
+      name: line.name,
+      is_formula: false,
+      measure: '',
+      lacks: '',
+      wants_amount: false,
+      called: '',
+    }
     const key = crypto.randomUUID().slice(0, 8)
     return [{ ...plain, ...lineOf(key, { ...(known ?? fresh), mass_g }, line.note) }]
   })

@@ -2,12 +2,11 @@
 /** Allergens of an ingredient. Until somebody says, they are unknown, which is not none. */
 import { computed } from 'vue'
 
-import { useVocabulary } from '../api/vocabulary'
+import { house } from '../api/house'
 
 const props = defineProps<{ allergens: string[] | null; disabled: boolean }>()
 const emit = defineEmits<{ change: [allergens: string[] | null] }>()
-const vocabulary = useVocabulary()
-const every = computed(() => Object.entries(vocabulary.data.value?.allergens ?? {}))
+const every = computed(() => Object.entries(house.value.pantry.allergens))
 const has = (key: string) => props.allergens?.includes(key) ?? false
 
 function toggle(key: string) {

@@ -2,42 +2,33 @@
 /** Whether it is a chocolate, of which kind, and its three temper figures. */
 import { computed } from 'vue'
 
+import { house, numberAt, optionsOf } from '../api/house'
 import type { Ingredient } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
-import { useVocabulary } from '../api/vocabulary'
 
 type Chocolate = NonNullable<Ingredient['chocolate']>
-type Temper = NonNullable<Chocolate['temper']>
 const props = defineProps<{
   chocolate: Chocolate | null
   disabled: boolean
   errorAt: (field: string) => string | undefined
 }>()
 const emit = defineEmits<{ change: [chocolate: Chocolate | null] }>()
-const vocabulary = useVocabulary()
 
-const KINDS = [
+const words = computed(() => house.value.pantry)
+const kinds = computed(() => [
   { value: '', label: 'no chocolate' },
-  { value: 'dark', label: 'dark couverture' },
-  { value: 'milk', label: 'milk couverture' },
-  { value: 'white', label: 'white couverture' },
-  { value: 'compound', label: 'compound coating' },
-]
+  ...optionsOf(words.value.chocolates),
+])
 /** A new couverture starts with the usual figures of its kind; compound has none. */
 function choose(kind: string) {
   if (!kind) return emit('change', null)
-  const temper = vocabulary.data.value?.temper[kind] ?? null
+  const temper = words.value.temper[kind] ?? null
   const cocoa_percent = props.chocolate?.cocoa_percent ?? 0
   emit('change', { kind: kind as Chocolate['kind'], cocoa_percent, temper })
 }
 const set = (change: Partial<Chocolate>) =>
   props.chocolate && emit('change', { ...props.chocolate, ...change })
-const FIGURES: { field: keyof Temper; label: string }[] = [
-  { field: 'melt_c', label: 'Melt to' },
-  { field: 'cool_c', label: 'Cool to' },
-  { field: 'work_c', label: 'Work at' },
-]
 const temper = computed(() => props.chocolate?.temper ?? null)
 </script>
 
@@ -49,7 +40,7 @@ const temper = computed(() => props.chocolate?.temper ?? null)
         <span class="unseen">Kind of chocolate</span>
         <ChoiceField
           :value="chocolate?.kind ?? ''"
-          :options="KINDS"
+          :options="kinds"
           :disabled="disabled"
           @change="(kind) => choose(String(kind))"
         />
@@ -67,16 +58,16 @@ const temper = computed(() => props.chocolate?.temper ?? null)
     </div>
     <div v-if="temper" class="three">
       <NumberField
-        v-for="{ field, label } in FIGURES"
-        :key="field"
-        :label="label"
-        unit="°C"
-        :step="0.5"
-        :value="temper[field]"
+        v-for="one in words.temper_fields"
+        :key="one.name"
+        :label="one.label"
+        :unit="one.unit"
+        :step="one.step"
+        :value="numberAt(temper, one)"
         :disabled="disabled"
-        :error="errorAt(`chocolate.temper.${field}`)"
+        :error="errorAt(`chocolate.temper.${one.name}`)"
         @commit="
-          (value) => value !== null && temper && set({ temper: { ...temper, [field]: value } })
+          (value) => value !== null && temper && set({ temper: { ...temper, [one.name]: value } })
         "
       />
     </div>

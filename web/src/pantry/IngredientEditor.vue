@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue'
 
 import { useDraft } from '../api/draft'
+import { house, numberAt, optionsOf } from '../api/house'
 import type { Ingredient, IngredientEntry } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
@@ -39,19 +40,11 @@ watch(
   { immediate: true },
 )
 
-const STEPS = [
-  { value: 0.01, label: '0.01 g, fine scale' },
-  { value: 0.1, label: '0.1 g, small strong things' },
-  { value: 1, label: '1 g, bulk' },
-  { value: 5, label: '5 g, large batches' },
-]
-
-const EGGS = [
-  { value: '', label: 'no' },
-  { value: 'whole', label: 'whole egg' },
-  { value: 'yolk', label: 'yolk' },
-  { value: 'white', label: 'white' },
-]
+const words = computed(() => house.value.pantry)
+const steps = computed(() =>
+  words.value.weigh_steps.map(({ value_g, label }) => ({ value: value_g, label })),
+)
+const eggs = computed(() => [{ value: '', label: 'no' }, ...optionsOf(words.value.eggs)])
 
 function annotate() {
   if (note.value !== entry.value?.note) void ingredient.edit({ note: note.value })
@@ -81,47 +74,30 @@ function annotate() {
       />
       <h3>Measures</h3>
       <NumberField
-        label="Density, without gaps or air"
-        unit="g/ml"
-        :step="0.01"
+        v-for="one in words.densities"
+        :key="one.name"
+        :label="one.label"
+        :unit="one.unit"
+        :step="one.step"
         optional
-        placeholder="unknown"
-        :value="entry.density_g_ml ?? null"
+        :placeholder="one.empty"
+        :value="numberAt(entry, one)"
         :disabled="disabled"
-        :error="errorAt('density_g_ml')"
-        @commit="(v) => ingredient.edit({ density_g_ml: v })"
-      />
-      <NumberField
-        label="A level cup of it"
-        unit="g/ml"
-        :step="0.01"
-        optional
-        placeholder="the same"
-        :value="entry.cup_density_g_ml ?? null"
-        :disabled="disabled"
-        :error="errorAt('cup_density_g_ml')"
-        @commit="(v) => ingredient.edit({ cup_density_g_ml: v })"
+        :error="errorAt(one.name)"
+        @commit="(v) => ingredient.edit({ [one.name]: v })"
       />
       <label class="step">
         <span class="eyebrow">Weighed to</span>
         <ChoiceField
           :value="entry.weigh_step_g ?? 1"
-          :options="STEPS"
+          :options="steps"
           :disabled="disabled"
           @change="(step) => ingredient.edit({ weigh_step_g: Number(step) })"
         />
       </label>
       <PairsEditor
         :pairs="(entry.states ?? []).map(({ name, density_g_ml: value }) => ({ name, value }))"
-        legend="A cup of it sifted, chopped, packed"
-        name-label="How"
-        value-label="Density"
-        unit="g/ml"
-        :step="0.01"
-        :blank="{ name: 'sifted', value: 0.5 }"
-        add="Add a way it is prepared"
-        field="states"
-        figure="density_g_ml"
+        :words="words.states"
         :disabled="disabled"
         :error-at="errorAt"
         @change="
@@ -133,15 +109,7 @@ function annotate() {
       />
       <PairsEditor
         :pairs="(entry.pieces ?? []).map(({ name, mass_g: value }) => ({ name, value }))"
-        legend="Counted as, the usual one first"
-        name-label="Piece"
-        value-label="One weighs"
-        unit="g"
-        :step="0.1"
-        :blank="{ name: 'piece', value: 10 }"
-        add="Add a counted unit"
-        field="pieces"
-        figure="mass_g"
+        :words="words.pieces"
         :disabled="disabled"
         :error-at="errorAt"
         @change="
@@ -153,7 +121,7 @@ function annotate() {
         <span class="eyebrow">Of an egg</span>
         <ChoiceField
           :value="entry.egg ?? ''"
-          :options="EGGS"
+          :options="eggs"
           :disabled="disabled"
           @change="(egg) => ingredient.edit({ egg: (egg || null) as IngredientEntry['egg'] })"
         />

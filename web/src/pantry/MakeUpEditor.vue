@@ -2,11 +2,11 @@
 /** Grams of each component in 100 g, of which kind, how well known. Empty is unknown, not none. */
 import { computed, ref, watch } from 'vue'
 
-import type { IngredientEntry, MakeUp, Vocabulary } from '../api/types'
+import { house, numberAt } from '../api/house'
+import type { House, IngredientEntry, MakeUp } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
-import { useVocabulary } from '../api/vocabulary'
 
 const props = defineProps<{
   entry: IngredientEntry
@@ -14,11 +14,11 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const emit = defineEmits<{ change: [change: Partial<IngredientEntry>] }>()
-type Component = Vocabulary['components'][number]
+type Component = House['pantry']['components'][number]
 type Grams = Record<string, number | null | undefined>
 
-const vocabulary = useVocabulary()
-const components = computed(() => vocabulary.data.value?.components ?? [])
+const words = computed(() => house.value.pantry)
+const components = computed(() => words.value.components)
 const own = computed(() => props.entry.make_up ?? null)
 const gramsOf = ({ key }: Component) => (own.value as Grams | null)?.[key]
 const all = ref(false)
@@ -42,11 +42,12 @@ function close() {
 
 const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
 const kinds = computed(() => new Set(shown.value.filter(gramsOf).map((one) => one.kind)))
-const choices = (names: string[] = []) => names.map((value) => ({ value, label: value }))
-const STATUS = [
+const choices = (names: string[]) => names.map((value) => ({ value, label: value }))
+const statuses = computed(() => [
   { value: '', label: 'not said' },
-  ...choices(['pack', 'analysis', 'published', 'common practice', 'from memory']),
-]
+  ...choices(words.value.statuses),
+])
+const told = computed(() => words.value.told.filter((one) => kinds.value.has(one.name)))
 const source = ref('')
 watch(
   () => props.entry.make_up_source,
@@ -81,31 +82,23 @@ watch(
         @commit="(grams) => set({ [one.key]: grams })"
       />
       <NumberField
-        v-if="kinds.has('dextrose_equivalent')"
-        label="DE of the syrup solids"
+        v-for="one in told"
+        :key="one.name"
+        :label="one.label"
+        :unit="one.unit"
+        :step="one.step"
         optional
-        placeholder="unknown"
-        :value="own?.dextrose_equivalent ?? null"
+        :placeholder="one.empty"
+        :value="own && numberAt(own, one)"
         :disabled="disabled"
-        :error="errorAt('make_up.dextrose_equivalent')"
-        @commit="(dextrose_equivalent) => set({ dextrose_equivalent })"
-      />
-      <NumberField
-        v-if="kinds.has('bloom')"
-        label="Bloom of the gelatin"
-        :step="10"
-        optional
-        placeholder="unknown"
-        :value="own?.bloom ?? null"
-        :disabled="disabled"
-        :error="errorAt('make_up.bloom')"
-        @commit="(bloom) => set({ bloom })"
+        :error="errorAt(`make_up.${one.name}`)"
+        @commit="(value) => set({ [one.name]: value })"
       />
       <label v-if="kinds.has('polyol')">
         <span class="eyebrow">Which polyol</span>
         <ChoiceField
           :value="own?.polyol || undefined"
-          :options="choices(vocabulary.data.value?.polyols)"
+          :options="choices(words.polyols)"
           :disabled="disabled"
           placeholder="unknown"
           @change="(polyol) => set({ polyol })"
@@ -115,7 +108,7 @@ watch(
         <span class="eyebrow">Which pectin or gum</span>
         <ChoiceField
           :value="own?.pectin_kind || undefined"
-          :options="choices(vocabulary.data.value?.pectins)"
+          :options="choices(words.pectins)"
           :disabled="disabled"
           placeholder="unknown"
           @change="(pectin_kind) => set({ pectin_kind })"
@@ -148,7 +141,7 @@ watch(
         <span class="eyebrow">How well known</span>
         <ChoiceField
           :value="entry.make_up_status ?? ''"
-          :options="STATUS"
+          :options="statuses"
           :disabled="disabled"
           @change="
             (status) =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Named figures, a row each: what one egg weighs, how dense a sifted cup is. */
+import type { House } from '../api/types'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
 
@@ -9,16 +10,7 @@ export interface Pair {
 }
 const props = defineProps<{
   pairs: Pair[]
-  legend: string
-  nameLabel: string
-  valueLabel: string
-  unit: string
-  step: number
-  blank: Pair
-  add: string
-  /** Path of the list, and of the figure in it, as faults name them. */
-  field: string
-  figure: string
+  words: House['pantry']['pieces']
   disabled: boolean
   errorAt: (field: string) => string | undefined
 }>()
@@ -29,6 +21,10 @@ const set = (at: number, change: Partial<Pair>) =>
     'change',
     props.pairs.map((pair, i) => (i === at ? { ...pair, ...change } : pair)),
   )
+const add = () => {
+  const { first_name: name, figure } = props.words
+  emit('change', [...props.pairs, { name, value: figure.first ?? 0 }])
+}
 const remove = (at: number) =>
   emit(
     'change',
@@ -38,21 +34,21 @@ const remove = (at: number) =>
 
 <template>
   <fieldset>
-    <legend class="eyebrow">{{ legend }}</legend>
+    <legend class="eyebrow">{{ words.legend }}</legend>
     <div v-for="(pair, i) in pairs" :key="i" class="pair">
       <TextField
-        :label="nameLabel"
+        :label="words.name_label"
         :model-value="pair.name"
         :disabled="disabled"
         @update:model-value="(name) => set(i, { name })"
       />
       <NumberField
-        :label="valueLabel"
-        :unit="unit"
-        :step="step"
+        :label="words.figure.label"
+        :unit="words.figure.unit"
+        :step="words.figure.step"
         :value="pair.value"
         :disabled="disabled"
-        :error="errorAt(`${field}.${i}.${figure}`)"
+        :error="errorAt(`${words.field}.${i}.${words.figure.name}`)"
         @commit="(value) => value !== null && set(i, { value })"
       />
       <button
@@ -65,13 +61,8 @@ const remove = (at: number) =>
         ×
       </button>
     </div>
-    <button
-      v-if="!disabled"
-      type="button"
-      class="deed small dashed"
-      @click="emit('change', [...pairs, blank])"
-    >
-      {{ add }}
+    <button v-if="!disabled" type="button" class="deed small dashed" @click="add">
+      {{ words.add }}
     </button>
   </fieldset>
 </template>

@@ -90,6 +90,7 @@ export const choice = (id: string, name: string, more: Partial<LineChoice> = {})
   mass_g: 250,
   measure: '',
   lacks: '',
+  wants_amount: false,
   called: '',
   ...more,
 })

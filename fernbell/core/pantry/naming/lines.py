@@ -37,6 +37,9 @@ _OF_COCOA = re.compile(r"(%)\s*(?:cocoa|cacao)(?:\s+(?:solids|mass))?(?=\s*(?:,|
 _SECOND = re.compile(r"(?:\+|&|\band\b|\bplus\b)\s*\d", re.IGNORECASE)
 
 
+_NO_AMOUNT = "no amount yet"
+
+
 @dataclass(frozen=True, slots=True)
 class Choice:
     """One thing a line may be: what, its grams, and the measure where that was asked.
@@ -48,6 +51,11 @@ class Choice:
     mass_g: float | None
     measure: str = ""
     lacks: str = ""
+
+    @property
+    def wants_amount(self) -> bool:
+        """Whether all it lacks is how much of it."""
+        return self.lacks == _NO_AMOUNT
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +119,7 @@ def understand(
     except NoAmount as missing:
         found = names.find(missing.name, begun=begun)
         every = (*found.certain, *found.likely)
-        choices = tuple(Choice(one, None, lacks="no amount yet") for one in every)
+        choices = tuple(Choice(one, None, lacks=_NO_AMOUNT) for one in every)
         return Understood(text, missing.name, None, choices, asks=str(missing))
     return of_amount(text, amount, names, system, weighed=weighed, begun=begun)
 
