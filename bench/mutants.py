@@ -10,6 +10,7 @@ import argparse
 import difflib
 import os
 import random
+import re
 import shutil
 import subprocess
 import sys
@@ -44,6 +45,7 @@ STAGES = (
     ("answers and figures", ("tests/core/test_answers.py", "tests/core/test_pins.py")),
     ("the rest of core's tests", ("tests/core",)),
 )
+NOTHING = re.compile(r"^@|strict=True|[(\s]\*,")
 SURVIVED = "nobody"
 LONGEST_S = 240
 
@@ -72,14 +74,16 @@ class Mutant:
 
 
 def mutants(path: Path) -> Iterator[Mutant]:
-    """Every one of a file; what a decorator is told (slots, frozen) decides nothing."""
+    """Every one of a file but those that change nothing: what a decorator is told (slots, frozen),
+    whether a zip is strict where it always fits, the star before named arguments.
+    """
     source = (ROOT / path).read_text(encoding="utf-8")
     lines, nodes = source.splitlines(), list(_nodes(get_ast(source)))
     for name in OPERATORS:
         operator = get_operator(f"core/{name}")()
         places = [place for node in nodes for place in operator.mutation_positions(node)]
         for at, ((line, _), _) in enumerate(places):
-            if not lines[line - 1].startswith("@"):
+            if not NOTHING.search(lines[line - 1]):
                 yield Mutant(path, name, at)
 
 
@@ -147,8 +151,9 @@ def main() -> None:
 
         for mutant, stage in pool.map(tried, drawn):
             seen[stage] += 1
+            print(f"\r{seen.total()} of {len(drawn)}", end="", file=sys.stderr, flush=True)
             if stage == SURVIVED:
-                print(mutant.difference(), flush=True)
+                print(f"\n{mutant.difference()}", flush=True)
     print(f"{len(found)} places in {', '.join(options.rooms)}; {len(drawn)} faults tried")
     for stage in (*(stage for stage, _ in STAGES), SURVIVED):
         print(f"  seen by {stage}: {seen[stage]} ({seen[stage] / len(drawn):.1%})")

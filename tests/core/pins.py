@@ -1,7 +1,8 @@
 """`python -m tests.core.pins`: write every figure of core down, by the name it stands under.
 
-A figure is a number in a constant of a module of core, or in the table of practice: a band of a
-dial, a window, a dose, a coefficient. Only who means to change one writes them anew.
+A figure is a number, or whether something is so, in a constant of a module of core, in the table
+of practice or in the words of a form or rule: a band of a dial, a window, a dose, a coefficient;
+and the limits of what may be entered. Only who means to change one writes them anew.
 """
 
 import ast
@@ -11,6 +12,7 @@ import importlib
 import inspect
 import pkgutil
 from collections.abc import Iterator, Mapping
+from contextlib import suppress
 from dataclasses import fields, is_dataclass
 from pathlib import Path
 from typing import Any
@@ -33,6 +35,7 @@ def figures() -> dict[str, float]:
         for name in _assigned(module):
             for path, value in _numbers(getattr(module, name), name, seen):
                 found[f"{short}:{path}"] = value
+        found |= {f"{short}:{path}": value for path, value in _limits(module)}
     told = {form.words().form: form.words() for form in FORMS}
     told |= {rule.words.rule: rule.words for rule in RULES}
     told |= {way.words.cut: way.words for way in WAYS}
@@ -57,11 +60,21 @@ def _assigned(module: Any) -> Iterator[str]:
                     yield one.id
 
 
+def _limits(module: Any) -> Iterator[tuple[str, float]]:
+    """What `check_range` is told to allow, by the field it is asked of."""
+    for node in ast.walk(ast.parse(inspect.getsource(module))):
+        if isinstance(node, ast.Call) and getattr(node.func, "id", "") == "check_range":
+            for limit in node.keywords:
+                with suppress(ValueError):
+                    value = float(ast.literal_eval(limit.value))
+                    yield f"{ast.unparse(node.args[0])} at {limit.arg}", value
+
+
 def _numbers(value: Any, path: str, seen: set[int]) -> Iterator[tuple[str, float]]:
-    if isinstance(value, bool | enum.Enum | str):
+    if isinstance(value, enum.Enum | str):
         return
     if isinstance(value, int | float):
-        yield path, value
+        yield path, float(value)
         return
     if is_dataclass(value) and not isinstance(value, type):
         if id(value) in seen:
@@ -94,9 +107,11 @@ def pinned() -> dict[str, float]:
 
 def main() -> None:
     """Write them."""
+    found = figures()
     with PINS.open("w", encoding="utf-8", newline="") as file:
         csv.writer(file, lineterminator="\n").writerows(
-            (name, repr(value)) for name, value in figures().items()
+            (name, repr(int(value) if value.is_integer() else value))
+            for name, value in found.items()
         )
 
 

@@ -6,6 +6,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from fernbell.core.findings import Severity
 from fernbell.core.formulas import (
     Book,
     Character,
@@ -16,6 +17,7 @@ from fernbell.core.formulas import (
     Losses,
     Step,
     Until,
+    brought_by,
     characterize,
     compare,
     compose,
@@ -319,6 +321,25 @@ def test_revisions_set_the_same_thing_beside_itself_bought_or_made() -> None:
         ("Sugar", None, 5),
         ("Sugar", None, 6),
     }
+
+
+def test_compound_alone_is_a_note_and_beside_couverture_a_caution() -> None:
+    def severity(*lines: tuple[str, float]) -> Severity:
+        judged = read(formula(*lines), "ganache").judged
+        return next(one.finding.severity for one in judged if one.finding.code == "compound")
+
+    assert severity(("coating", 100), ("cream", 30)) is Severity.NOTE
+    assert severity(("coating", 100), ("dark", 100), ("cream", 60)) is Severity.CAUTION
+
+
+def test_what_a_thing_brings_are_shares_of_its_mass() -> None:
+    assert brought_by(of(water=100)).shares == {"water": 1}
+    cream = brought_by(of(water=59, milk_fat=35, lactose=3.5, protein=2.5))
+    assert sum(cream.shares.values()) == pytest.approx(1)
+    assert cream.unknown == 0
+    half = brought_by(MakeUp(water=50))
+    assert half.shares == {"water": 0.5}
+    assert half.unknown == pytest.approx(0.5)
 
 
 def test_raw_egg_is_said_until_a_step_heats_it() -> None:

@@ -163,6 +163,11 @@ def test_eggs_kept_whole_are_whole_and_enough(wanted: float) -> None:
     assert water.mass_g == pytest.approx(200 * eggs.mass_g / 104, abs=0.6)
 
 
+def test_less_than_an_egg_is_one_egg() -> None:
+    # 20 g of 340 with two eggs are an eighth of one; of a yolk a whole one is cracked too.
+    assert sheet_of(True, 20).lines[0].mass_g == 52
+
+
 def test_weighed_eggs_follow_the_factor() -> None:
     sheet = sheet_of(False, 500)
     assert sheet.lines[0].mass_g == pytest.approx(104 * 500 / 340, abs=1)
