@@ -25,8 +25,8 @@ def test_each_size_takes_what_it_takes_alone_where_nothing_is_poured() -> None:
     dry = replace(REEDBED, parts=tuple(p for p in REEDBED.parts if not isinstance(p, Coat)))
     small, book = refit(dry, Ring(70, 40)), demo_book()
     order = solve_order([(dry, 6), (small, 12)], book)
-    assert makes(order.sizes[0]) == makes(solve(dry, book, 6)[0])
-    assert makes(order.sizes[1]) == makes(solve(small, book, 12)[0])
+    assert makes(order.sizes[0].solved()) == makes(solve(dry, book, 6)[0])
+    assert makes(order.sizes[1].solved()) == makes(solve(small, book, 12)[0])
 
 
 def test_the_order_takes_the_sum_of_its_sizes_and_its_sheets_say_for_which() -> None:

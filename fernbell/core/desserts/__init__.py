@@ -24,7 +24,7 @@ from fernbell.core.desserts.proposals import place_stack, propose, propose_layer
 from fernbell.core.desserts.regions import DRAWN, DrawnLayer, Pour, Shape
 from fernbell.core.desserts.rules import RULES, Band, Base, Coat, Fill, Garnish, Insert, Layer
 from fernbell.core.desserts.sight import Dimension
-from fernbell.core.desserts.solve import Solved
+from fernbell.core.desserts.solve import Size, Solved
 from fernbell.core.desserts.stages import Stage
 
 __all__ = [
@@ -58,6 +58,7 @@ __all__ = [
     "Pour",
     "RuleWords",
     "Shape",
+    "Size",
     "Solved",
     "Stage",
     "Switch",

@@ -4,11 +4,11 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from fernbell.core.desserts.dessert import Dessert, formulas_used
-from fernbell.core.desserts.judge import judge_sheets, worst_first
+from fernbell.core.desserts.judge import judge, judge_sheets, worst_first
 from fernbell.core.desserts.masses import total
 from fernbell.core.desserts.measure import MeasuredDessert, PartResult
 from fernbell.core.desserts.part import Part
-from fernbell.core.desserts.solve import Solved, measured, work_out
+from fernbell.core.desserts.solve import Size, Solved, measured, portion_of
 from fernbell.core.formulas import Book, FormulaReading, Sheet, Wanted, read_formulas, sheets
 from fernbell.core.working import Working
 
@@ -26,9 +26,9 @@ class Take:
 
 @dataclass(frozen=True, slots=True)
 class Order:
-    """Every size worked out, what the order takes together, and one sheet a formula."""
+    """Every size, what the order takes together, and one sheet a formula."""
 
-    sizes: tuple[Solved, ...]
+    sizes: tuple[Size, ...]
     takes: tuple[Take, ...]
     sheets: tuple[Sheet, ...]
 
@@ -50,7 +50,7 @@ def solve(dessert: Dessert, book: Book, count: int = 1) -> tuple[Solved, tuple[S
         geometry, volume and mass balance; each working names its own.
     """
     order = solve_order(((dessert, count),), book)
-    return order.sizes[0], order.sheets
+    return order.sizes[0].solved(), order.sheets
 
 
 def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
@@ -76,9 +76,11 @@ def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
     demands = tuple(_demands(each))
     made = sheets(book, readings, demands)
     said = tuple(judge_sheets(made))
-    worked = (work_out(one, others) for one, others in zip(each, jugs, strict=True))
+    poured = (replace(one, others_g=others) for one, others in zip(each, jugs, strict=True))
     return Order(
-        sizes=tuple(replace(one, findings=worst_first((*one.findings, *said))) for one in worked),
+        sizes=tuple(
+            Size(one, worst_first((*judge(one, portion_of(one)), *said))) for one in poured
+        ),
         takes=_takes(demands, readings),
         sheets=made,
     )

@@ -1,12 +1,11 @@
 """What a dessert takes: volume and mass of every part, weights, portions, findings, the cut."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.cut import Cut, draw
 from fernbell.core.desserts.dessert import Dessert, from_the_top, lay_out
-from fernbell.core.desserts.judge import judge
 from fernbell.core.desserts.masses import for_all, portion_mass, total
 from fernbell.core.desserts.measure import MeasuredDessert, PartResult, Readings, measure_region
 from fernbell.core.desserts.portions import Division, divide
@@ -93,40 +92,61 @@ def _results(
     return tuple(measure_region(region, parts[region.part], near, count) for region in regions)
 
 
-def work_out(made: MeasuredDessert, others_g: Mapping[str, float]) -> Solved:
-    """Everything that follows from what was measured.
+@dataclass(frozen=True, slots=True)
+class Size:
+    """One size of an order, measured and judged; drawn only where it is looked at."""
+
+    made: MeasuredDessert
+    findings: tuple[Finding, ...]
+
+    @property
+    def parts(self) -> tuple[PartResult, ...]:
+        """Results as they are listed: parts, and layers within an insert, from the top down."""
+        place = {key: at for at, key in enumerate(from_the_top(self.made.dessert))}
+        return tuple(sorted(self.made.parts, key=lambda one: place[one.part, one.layer]))
+
+    @property
+    def portion(self) -> Working | None:
+        """What one portion weighs [g]."""
+        return portion_of(self.made)
+
+    def solved(self) -> Solved:
+        """Everything that follows: totals, findings, cut, stages and words [g, mm]."""
+        made, body, count = self.made, self.made.body, self.made.count
+        finished = _finished(made.parts)
+        edge = body.mold.perimeter_at(body.mold.height_mm)
+        cut = draw(made)
+        return Solved(
+            count=count,
+            parts=self.parts,
+            finished=finished,
+            finished_all=for_all(f"All {count} desserts", finished, count) if finished else None,
+            height=_height(body),
+            surface=exposed_surface(body.outer, top_only=False),
+            liner=strip_length("Liner strip", edge, LINER_OVERLAP.value),
+            portions=made.division.count,
+            division=made.division,
+            division_working=made.division_working,
+            portion=self.portion,
+            findings=self.findings,
+            cut=cut,
+            stages=build_stages(made, cut.section),
+            words=cut_words(made),
+        )
+
+
+def portion_of(made: MeasuredDessert) -> Working | None:
+    """What one portion of a dessert weighs.
 
     Args:
-        made: the dessert, measured [ml, g].
-        others_g: by part, what other sizes of the order pour of the same [g].
+        made: the dessert, measured and divided [MeasuredDessert].
     Returns:
-        totals, findings, cut, stages and words [g, mm].
+        its weight; None while a part is unknown [g].
     Source:
-        geometry, volume and mass balance; each working names its own.
+        the whole by the number of portions.
     """
-    made = replace(made, others_g=others_g)
-    body, count, finished = made.body, made.count, _finished(made.parts)
-    portions = made.division.count
-    portion = portion_mass(finished, portions) if finished else None
-    edge = body.mold.perimeter_at(body.mold.height_mm)
-    cut = draw(made)
-    return Solved(
-        count=count,
-        parts=_from_the_top(made),
-        finished=finished,
-        finished_all=for_all(f"All {count} desserts", finished, count) if finished else None,
-        height=_height(body),
-        surface=exposed_surface(body.outer, top_only=False),
-        liner=strip_length("Liner strip", edge, LINER_OVERLAP.value),
-        portions=portions,
-        division=made.division,
-        division_working=made.division_working,
-        portion=portion,
-        findings=judge(made, portion),
-        cut=cut,
-        stages=build_stages(made, cut.section),
-        words=cut_words(made),
-    )
+    finished = _finished(made.parts)
+    return portion_mass(finished, made.division.count) if finished else None
 
 
 def _finished(parts: tuple[PartResult, ...]) -> Working | None:
@@ -141,9 +161,3 @@ def _height(body: Body) -> Working:
     top = "to the top of the fill" if body.rest else "top of the highest part"
     coats = tuple(("coat on top", film.thick_mm) for film in body.films)
     return total("Finished height", "mm", ((top, body.top_mm), *coats))
-
-
-def _from_the_top(made: MeasuredDessert) -> tuple[PartResult, ...]:
-    """Results as they are listed: parts, and layers within an insert, from the top down."""
-    place = {key: at for at, key in enumerate(from_the_top(made.dessert))}
-    return tuple(sorted(made.parts, key=lambda one: place[one.part, one.layer]))

@@ -112,15 +112,15 @@ def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
     """
     order = solved(kitchen, sizes)
     at = next((place for place, size in enumerate(sizes) if size.key == key), 0)
-    shown = sizes[at]
+    shown, found = sizes[at], order.sizes[at].solved()
     answer = WorkedOut.model_construct(
         key=shown.key,
         shape=shown.dessert.mold,
         parts=list(shown.dessert.parts),
         portions=shown.dessert.portions,
         mold_says=shown.dessert.mold.words_in_full(),
-        ways=list(_ways(shown.dessert, order.sizes[at])),
-        solved=order.sizes[at],
+        ways=list(_ways(shown.dessert, found)),
+        solved=found,
         sizes=[
             SizeOut.model_construct(
                 key=size.key,
