@@ -1,6 +1,6 @@
 """A mold with regions in it and around it: what stands where."""
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import cached_property
 from itertools import groupby, pairwise
 from typing import Literal
@@ -27,7 +27,7 @@ class Body:
     def with_part(self, part: Part) -> "Body":
         """The body with one more part placed."""
         regions = (*self.regions, *part.place(self))
-        return replace(self, parts=(*self.parts, part), regions=regions)
+        return Body(self.mold, self.built, (*self.parts, part), regions)
 
     @property
     def is_upright(self) -> bool:

@@ -4,11 +4,11 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from fernbell.core.desserts.dessert import Dessert, formulas_used
-from fernbell.core.desserts.judge import judge, judge_sheets, worst_first
+from fernbell.core.desserts.judge import judge_sheets
 from fernbell.core.desserts.masses import total
 from fernbell.core.desserts.measure import MeasuredDessert, PartResult
 from fernbell.core.desserts.part import Part
-from fernbell.core.desserts.solve import Size, Solved, measured, portion_of
+from fernbell.core.desserts.solve import Size, Solved, measured, size_of
 from fernbell.core.formulas import Book, FormulaReading, Sheet, Wanted, read_formulas, sheets
 from fernbell.core.working import Working
 
@@ -78,9 +78,7 @@ def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
     said = tuple(judge_sheets(made))
     poured = (replace(one, others_g=others) for one, others in zip(each, jugs, strict=True))
     return Order(
-        sizes=tuple(
-            Size(one, worst_first((*judge(one, portion_of(one)), *said))) for one in poured
-        ),
+        sizes=tuple(size_of(one, said) for one in poured),
         takes=_takes(demands, readings),
         sheets=made,
     )

@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.cut import Cut, draw
 from fernbell.core.desserts.dessert import Dessert, from_the_top, lay_out
+from fernbell.core.desserts.judge import judge, worst_first
 from fernbell.core.desserts.masses import for_all, portion_mass, total
 from fernbell.core.desserts.measure import MeasuredDessert, PartResult, Readings, measure_region
 from fernbell.core.desserts.portions import Division, divide
@@ -97,6 +98,8 @@ class Size:
     """One size of an order, measured and judged; drawn only where it is looked at."""
 
     made: MeasuredDessert
+    finished: Working | None
+    portion: Working | None
     findings: tuple[Finding, ...]
 
     @property
@@ -105,15 +108,10 @@ class Size:
         place = {key: at for at, key in enumerate(from_the_top(self.made.dessert))}
         return tuple(sorted(self.made.parts, key=lambda one: place[one.part, one.layer]))
 
-    @property
-    def portion(self) -> Working | None:
-        """What one portion weighs [g]."""
-        return portion_of(self.made)
-
     def solved(self) -> Solved:
         """Everything that follows: totals, findings, cut, stages and words [g, mm]."""
         made, body, count = self.made, self.made.body, self.made.count
-        finished = _finished(made.parts)
+        finished = self.finished
         edge = body.mold.perimeter_at(body.mold.height_mm)
         cut = draw(made)
         return Solved(
@@ -135,18 +133,20 @@ class Size:
         )
 
 
-def portion_of(made: MeasuredDessert) -> Working | None:
-    """What one portion of a dessert weighs.
+def size_of(made: MeasuredDessert, said: Iterable[Finding]) -> Size:
+    """Judge a size of an order.
 
     Args:
         made: the dessert, measured and divided [MeasuredDessert].
+        said: what there is to say of the whole order [Finding].
     Returns:
-        its weight; None while a part is unknown [g].
+        the size, the worst of its findings first [Size].
     Source:
-        the whole by the number of portions.
+        geometry and common practice; each finding names its own.
     """
     finished = _finished(made.parts)
-    return portion_mass(finished, made.division.count) if finished else None
+    portion = portion_mass(finished, made.division.count) if finished else None
+    return Size(made, finished, portion, worst_first((*judge(made, portion), *said)))
 
 
 def _finished(parts: tuple[PartResult, ...]) -> Working | None:

@@ -66,11 +66,11 @@ def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage
     stages: list[Stage] = []
     standing: tuple[int, ...] = ()
     for step in _at(steps, Moment.BESIDE):
-        stages.append(replace(_stage(step, (), place, readings), aside=True))
+        stages.append(_stage(step, (), place, readings, aside=True))
     for step in _in_the_mold(body, steps):
-        stage = _stage(step, standing, place, readings)
+        stage = _stage(step, standing, place, readings, in_mold=True, turned=turned)
         standing = stage.shows
-        stages.append(replace(stage, in_mold=True, turned=turned))
+        stages.append(stage)
     for step in _out_of_the_mold(body, steps, readings):
         stage = _stage(step, standing, place, readings)
         standing = stage.shows
@@ -83,7 +83,14 @@ def _at(steps: Iterable[BuildStep], moment: Moment) -> list[BuildStep]:
 
 
 def _stage(
-    step: BuildStep, standing: tuple[int, ...], place: dict[ShapeKey, int], readings: Readings
+    step: BuildStep,
+    standing: tuple[int, ...],
+    place: dict[ShapeKey, int],
+    readings: Readings,
+    *,
+    aside: bool = False,
+    in_mold: bool = False,
+    turned: bool = False,
 ) -> Stage:
     """The step with what stands after it and the wait that follows."""
     wait, source = _wait(step, readings)
@@ -94,8 +101,9 @@ def _stage(
         says=step.says,
         shows=(*standing, *fresh),
         fresh=fresh,
-        in_mold=False,
-        turned=False,
+        aside=aside,
+        in_mold=in_mold,
+        turned=turned,
         working=step.working,
         ahead=tuple(_ahead(step, readings)),
         wait=wait,

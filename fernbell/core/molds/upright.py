@@ -43,6 +43,11 @@ class Upright(Solid):
         """A disc is round; all others have two sides."""
         return "round" if self.plan.is_round else "rectangular"
 
+    @property
+    def across_mm(self) -> float:
+        """That of the plan."""
+        return self.plan.length_mm
+
     def area_at(self, z_mm: float) -> float:
         """A."""
         self._inside(z_mm, z_mm)

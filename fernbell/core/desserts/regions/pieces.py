@@ -3,6 +3,7 @@
 import math
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import lru_cache
 
 from fernbell.core.desserts.regions.region import GARNISH, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop, Point
@@ -76,19 +77,12 @@ class Pieces(Region):
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Those on the far half, seen behind the cut."""
         board, radius = near.outer.height_mm + self.over_mm, self._radius(near)
-        yield tuple(
-            tuple(drawn_at(x + radius * dx, board + radius * dy) for dx, dy in _HALF_CIRCLE)
-            for x, y in self._centers(near)
-            if y >= 0
-        )
+        yield tuple(_half_ball(x, board, radius) for x, y in self._centers(near) if y >= 0)
 
     def on_top(self, near: Surroundings) -> tuple[Loop, ...]:
         """A disc in every portion."""
         radius = self._radius(near)
-        return tuple(
-            tuple(drawn_at(x + radius * dx, y + radius * dy) for dx, dy in _CIRCLE)
-            for x, y in self._centers(near)
-        )
+        return tuple(_disc(x, y, radius) for x, y in self._centers(near))
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """Over what it lies on."""
@@ -101,6 +95,17 @@ class Pieces(Region):
     def _radius(self, near: Surroundings) -> float:
         volume_mm3 = self.piece_g / (near.density_g_ml(self) or 1.0) * MM3_PER_ML
         return float((3 * volume_mm3 / (2 * math.pi)) ** (1 / 3))
+
+
+# Where pieces lie stays while anything else is dragged: they are outlined once.
+@lru_cache(maxsize=2000)
+def _disc(x: float, y: float, radius: float) -> Loop:
+    return tuple(drawn_at(x + radius * dx, y + radius * dy) for dx, dy in _CIRCLE)
+
+
+@lru_cache(maxsize=2000)
+def _half_ball(x: float, board: float, radius: float) -> Loop:
+    return tuple(drawn_at(x + radius * dx, board + radius * dy) for dx, dy in _HALF_CIRCLE)
 
 
 def drawn_at(x: float, y: float) -> Point:
