@@ -6,7 +6,7 @@ import { computed } from 'vue'
 import { house, numberAt, ruleWords } from '../api/house'
 import type { FieldWords, FormulaBrief, Layer, Part } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
-import NumberField from '../kit/NumberField.vue'
+import EntryField from '../kit/EntryField.vue'
 import { formulaIn, isLayered, withLayer } from './parts'
 
 const props = defineProps<{
@@ -52,28 +52,22 @@ const isSo = (field: string) => Boolean(Reflect.get(props.part, field))
 <template>
   <div class="measures">
     <template v-if="layer">
-      <NumberField
+      <EntryField
         v-for="one in words?.layer_fields"
         :key="one.name"
-        :label="one.label"
-        :unit="one.unit"
-        :step="one.step"
-        :value="numberAt(layer, one)"
+        :words="one"
+        :entry="layer"
         :disabled="disabled"
         :error="layerErrorAt(one.name)"
         @commit="(value) => value !== null && setLayer(one.name, value)"
       />
     </template>
-    <NumberField
+    <EntryField
       v-for="one in words?.fields"
       :key="`${part.rule}.${one.name}`"
       :class="{ double: one.empty }"
-      :label="one.label"
-      :unit="one.unit"
-      :step="one.step"
-      :optional="Boolean(one.empty)"
-      :placeholder="one.empty"
-      :value="numberAt(part, one)"
+      :words="one"
+      :entry="part"
       :disabled="disabled"
       :error="errorAt(one.name)"
       @commit="(value) => commit(one, value)"

@@ -2,10 +2,10 @@
 /** How one dessert is divided: wedges or rows, so many, or so heavy. */
 import { computed } from 'vue'
 
-import { house, numberAt } from '../api/house'
+import { house } from '../api/house'
 import type { Portions, Solved } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
-import NumberField from '../kit/NumberField.vue'
+import EntryField from '../kit/EntryField.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 
 const props = defineProps<{
@@ -44,13 +44,11 @@ const counted = computed(() => props.portions.cut !== props.solved.division.cut)
         @change="(cut) => say(cut as Portions['cut'])"
       />
     </label>
-    <NumberField
+    <EntryField
       v-for="one in words?.fields"
       :key="`${portions.cut}/${one.name}`"
-      :label="one.label"
-      :unit="one.unit"
-      :step="one.step"
-      :value="numberAt(portions, one)"
+      :words="one"
+      :entry="portions"
       :disabled="disabled"
       :error="errorAt(`portions.${one.name}`) ?? errorAt('portions') ?? errorAt('portion_g')"
       @commit="(v) => v !== null && emit('change', { ...portions, [one.name]: v } as Portions)"

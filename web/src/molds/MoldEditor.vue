@@ -3,9 +3,10 @@
 import { computed } from 'vue'
 
 import { useDraft } from '../api/draft'
-import { house, numberAt } from '../api/house'
+import { house } from '../api/house'
 import type { Mold, MoldEntry, MoldShape } from '../api/types'
 import { figure } from '../kit/format'
+import EntryField from '../kit/EntryField.vue'
 import NumberField from '../kit/NumberField.vue'
 import RowSlip from '../kit/RowSlip.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
@@ -61,12 +62,11 @@ function measure(field: string, value: unknown) {
     :disabled="disabled"
   >
     <div class="measures">
-      <NumberField
+      <EntryField
         v-for="one in words?.fields"
         :key="one.name"
-        :label="one.label"
-        :unit="one.unit"
-        :value="numberAt(entry.shape, one)"
+        :words="one"
+        :entry="entry.shape"
         :disabled="disabled"
         :error="errorAt(`shape.${one.name}`)"
         @commit="(value) => measure(one.name, value)"

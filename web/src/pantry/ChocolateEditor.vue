@@ -2,9 +2,10 @@
 /** Whether it is a chocolate, of which kind, and its three temper figures. */
 import { computed } from 'vue'
 
-import { house, numberAt, optionsOf } from '../api/house'
+import { house, optionsOf } from '../api/house'
 import type { Ingredient } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
+import EntryField from '../kit/EntryField.vue'
 import NumberField from '../kit/NumberField.vue'
 
 type Chocolate = NonNullable<Ingredient['chocolate']>
@@ -57,13 +58,11 @@ const temper = computed(() => props.chocolate?.temper ?? null)
       />
     </div>
     <div v-if="temper" class="three">
-      <NumberField
+      <EntryField
         v-for="one in words.temper_fields"
         :key="one.name"
-        :label="one.label"
-        :unit="one.unit"
-        :step="one.step"
-        :value="numberAt(temper, one)"
+        :words="one"
+        :entry="temper"
         :disabled="disabled"
         :error="errorAt(`chocolate.temper.${one.name}`)"
         @commit="

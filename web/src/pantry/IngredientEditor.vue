@@ -3,10 +3,10 @@
 import { computed, ref, watch } from 'vue'
 
 import { useDraft } from '../api/draft'
-import { house, numberAt, optionsOf } from '../api/house'
+import { house, optionsOf } from '../api/house'
 import type { Ingredient, IngredientEntry } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
-import NumberField from '../kit/NumberField.vue'
+import EntryField from '../kit/EntryField.vue'
 import RowSlip from '../kit/RowSlip.vue'
 import TextField from '../kit/TextField.vue'
 import { useSession } from '../shell/session'
@@ -73,15 +73,11 @@ function annotate() {
         @change="(other_names) => ingredient.edit({ other_names })"
       />
       <h3>Measures</h3>
-      <NumberField
+      <EntryField
         v-for="one in words.densities"
         :key="one.name"
-        :label="one.label"
-        :unit="one.unit"
-        :step="one.step"
-        optional
-        :placeholder="one.empty"
-        :value="numberAt(entry, one)"
+        :words="one"
+        :entry="entry"
         :disabled="disabled"
         :error="errorAt(one.name)"
         @commit="(v) => ingredient.edit({ [one.name]: v })"

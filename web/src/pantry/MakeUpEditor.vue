@@ -2,9 +2,10 @@
 /** Grams of each component in 100 g, of which kind, how well known. Empty is unknown, not none. */
 import { computed, ref, watch } from 'vue'
 
-import { house, numberAt } from '../api/house'
+import { house } from '../api/house'
 import type { House, IngredientEntry, MakeUp } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
+import EntryField from '../kit/EntryField.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
 
@@ -81,15 +82,11 @@ watch(
         :error="errorAt(`make_up.${one.key}`)"
         @commit="(grams) => set({ [one.key]: grams })"
       />
-      <NumberField
+      <EntryField
         v-for="one in told"
         :key="one.name"
-        :label="one.label"
-        :unit="one.unit"
-        :step="one.step"
-        optional
-        :placeholder="one.empty"
-        :value="own && numberAt(own, one)"
+        :words="one"
+        :entry="own ?? {}"
         :disabled="disabled"
         :error="errorAt(`make_up.${one.name}`)"
         @commit="(value) => set({ [one.name]: value })"

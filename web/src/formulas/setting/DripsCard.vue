@@ -3,7 +3,7 @@
 import { ref } from 'vue'
 
 import { house } from '../../api/house'
-import NumberField from '../../kit/NumberField.vue'
+import EntryField from '../../kit/EntryField.vue'
 import WorkedFigure from '../../kit/WorkedFigure.vue'
 import { useDrips } from './useSetting'
 
@@ -20,12 +20,11 @@ const { data, error } = useDrips(
   <section aria-label="Drips">
     <h3>Drips</h3>
     <div class="three">
-      <NumberField
+      <EntryField
         v-for="one in fields"
         :key="one.name"
-        :label="one.label"
-        :unit="one.unit"
-        :value="asked[one.name] ?? null"
+        :words="one"
+        :entry="asked"
         @commit="(v) => v !== null && (asked = { ...asked, [one.name]: v })"
       />
     </div>

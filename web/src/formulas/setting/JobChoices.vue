@@ -4,7 +4,7 @@ import { computed } from 'vue'
 
 import type { Families, Job, Proposal } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import NumberField from '../../kit/NumberField.vue'
+import EntryField from '../../kit/EntryField.vue'
 import type { useWish } from './useWish'
 
 const props = defineProps<{
@@ -60,15 +60,11 @@ const jobs = computed(() => props.family.jobs.map((one) => ({ value: one.key, la
         >
       </label>
     </fieldset>
-    <NumberField
+    <EntryField
       v-for="one in wish.asked.value"
       :key="one.name"
-      :label="one.label"
-      :unit="one.unit"
-      :step="one.step"
-      :optional="Boolean(one.empty)"
-      :placeholder="one.empty"
-      :value="wish.wished.value[one.name] ?? null"
+      :words="one"
+      :entry="wish.wished.value"
       :error="errorAt(one.name)"
       @commit="(v) => wish.want(one.name, v)"
     />
