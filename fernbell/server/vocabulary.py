@@ -12,7 +12,7 @@ from fernbell.core.formulas import (
     FIRST_WAIT,
     GAS_KEPT_IN_FOLDING,
     KINDS,
-    USUAL_SIGNS,
+    SIGNS,
     Wait,
     WaitKind,
 )
@@ -25,9 +25,11 @@ from fernbell.core.pantry import (
     COMPONENTS,
     DENSITIES,
     EGGS,
+    EGGS_LEFT,
     PECTIN_KINDS,
     PIECES,
     STATES,
+    STORES,
     TEMPER_FIELDS,
     TOLD_BY,
     TOLD_FIELDS,
@@ -37,6 +39,7 @@ from fernbell.core.pantry import (
     Temper,
     WeighStep,
 )
+from fernbell.core.pantry.naming import ASKED_IN
 from fernbell.server.molds.schemas import Shape
 
 
@@ -100,6 +103,14 @@ class WayOut(Schema):
     fields: list[FieldOut]
 
 
+class SignOut(Schema):
+    """What tells that a formula is cooked far enough."""
+
+    label: str
+    unit: str
+    field: FieldOut
+
+
 class KindOut(Schema):
     """A kind of formula, and how it is drawn in a cut."""
 
@@ -128,7 +139,8 @@ class FormulasOut(Schema):
     demands: list[DemandWords]
     wish: list[FieldOut]
     drips: list[FieldOut]
-    signs: dict[str, float]
+    signs: dict[str, SignOut]
+    measures: dict[str, str]
 
 
 class ScaleOut(Schema):
@@ -181,6 +193,8 @@ class PantryOut(Schema):
     temper: dict[str, Temper]
     temper_fields: list[FieldOut]
     eggs: dict[str, str]
+    eggs_left: dict[str, str]
+    stores: dict[str, str]
     densities: list[FieldOut]
     weigh_steps: list[WeighStep]
     states: NamedFiguresOut
@@ -214,7 +228,8 @@ HOUSE = HouseOut.model_validate(
             "demands": DEMANDS,
             "wish": (HOLDS_AT, FINISHED),
             "drips": DRIP_FIELDS,
-            "signs": USUAL_SIGNS,
+            "signs": SIGNS,
+            "measures": ASKED_IN,
         },
         "pantry": {
             "components": [
@@ -230,6 +245,8 @@ HOUSE = HouseOut.model_validate(
             "temper": USUAL_TEMPER,
             "temper_fields": TEMPER_FIELDS,
             "eggs": EGGS,
+            "eggs_left": EGGS_LEFT,
+            "stores": STORES,
             "densities": DENSITIES,
             "weigh_steps": WEIGH_STEPS,
             "states": STATES,

@@ -54,6 +54,17 @@ def test_upside_down_the_main_pour_comes_first_and_the_base_last() -> None:
     assert names == ["Brown-butter sponge", "Rye crumble base"]
 
 
+@pytest.mark.parametrize("dessert", [REEDBED, TURNED], ids=["upright", "upside down"])
+def test_a_stage_stands_aside_in_the_mold_or_on_the_board(dessert: Dessert) -> None:
+    aside = [stage.code for stage in stages(dessert) if stage.aside]
+    in_mold = [stage.code for stage in stages(dessert) if stage.in_mold]
+    assert aside == ["insert"]
+    assert sorted(in_mold) == sorted(["line", "base", "base", "pour", "set", "pour"])
+    turned = {stage.turned for stage in stages(dessert) if stage.in_mold}
+    assert turned == {dessert is TURNED}
+    assert not any(stage.turned for stage in stages(dessert) if not stage.in_mold)
+
+
 @settings(max_examples=60)
 @given(desserts(WITH_DENSITY))
 def test_every_shape_of_the_cut_is_built_once_and_stands_at_the_end(dessert: Dessert) -> None:

@@ -7,9 +7,12 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from fernbell.core.desserts import (
+    Band,
     Base,
+    Coat,
     Cut,
     Dessert,
+    Fill,
     Garnish,
     Grid,
     Insert,
@@ -38,6 +41,18 @@ def section_area(cut: Cut, drawn: str) -> float:
             outer, *holes = (abs(polygon_area(loop)) for loop in shape.loops)
             area += outer - sum(holes) if drawn == "rest" else outer + sum(holes)
     return area
+
+
+def test_a_second_band_goes_around_the_first_and_the_coat() -> None:
+    bands = (Band("outer", "sponge", 20, 3, 0), Band("inner", "sponge", 20, 2, 0))
+    coat = Coat("coat", "glaze", thickness_mm=1.5)
+    dessert = Dessert("D", Ring(200, 45), (*bands, coat, Fill("f", "mousse")), Wedges(12))
+    widest = {
+        shape.part: max(x for loop in shape.loops for x, _ in loop)
+        for shape in solve(dessert, BOOK)[0].cut.section
+    }
+    assert widest["inner"] == pytest.approx(100 + 1.5 + 2)
+    assert widest["outer"] == pytest.approx(100 + 1.5 + 2 + 3)
 
 
 def test_the_section_is_full() -> None:

@@ -352,6 +352,12 @@ def test_raw_egg_is_said_until_a_step_heats_it() -> None:
     assert "raw-egg" not in {one.finding.code for one in cooked.judged}
 
 
+def test_an_egg_that_goes_in_nobody_knows_when_is_heated_by_any_step() -> None:
+    own = formula(("yolk", 50), ("cream", 200))
+    steps = (Step("Cook.", temperature_c=83), Step("Pour."))
+    assert "raw-egg" not in {one.finding.code for one in read(own, "cream", steps).judged}
+
+
 def test_heat_before_the_egg_goes_in_does_not_count() -> None:
     lines = (Line("c", 200, "cream"), Line("y", 50, "yolk", stage="whisk"))
     own = Formula("f", "F", lines)

@@ -9,8 +9,8 @@ from fernbell.core.formulas.air import (
 )
 from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import (
+    SIGNS,
     USUAL_LOSSES,
-    USUAL_SIGNS,
     Book,
     CookedTo,
     Formula,
@@ -85,10 +85,10 @@ __all__ = [
     "GROUPS",
     "HOLD_SOURCE",
     "KINDS",
+    "SIGNS",
     "SWEETNESS",
     "USUAL_DENSITY",
     "USUAL_LOSSES",
-    "USUAL_SIGNS",
     "Aerated",
     "Book",
     "Brings",
@@ -118,6 +118,7 @@ __all__ = [
     "Section",
     "Sheet",
     "SheetLine",
+    "Sign",
     "Step",
     "Until",
     "Verdict",

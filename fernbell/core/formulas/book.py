@@ -6,6 +6,7 @@ from enum import StrEnum
 from functools import cached_property
 
 from fernbell.core.errors import CoreError, FormulaCircle, UnknownKey, check_range
+from fernbell.core.field import Field
 from fernbell.core.formulas.air import GAS_KEPT_IN_FOLDING
 from fernbell.core.formulas.method import Wait
 from fernbell.core.heat import CARAMEL_FROM_C
@@ -49,6 +50,35 @@ class Until(StrEnum):
 
 
 @dataclass(frozen=True, slots=True)
+class Sign:
+    """What tells that it is done, in which unit, within which limits."""
+
+    label: str
+    unit: str
+    field: Field
+
+
+SIGNS: Mapping[Until, Sign] = {
+    Until.TEMPERATURE: Sign(
+        "until the thermometer says",
+        "°C",
+        Field("temperature_c", "Cooked to", least=60, most=CARAMEL_FROM_C, first=106),
+    ),
+    Until.BRIX: Sign(
+        "until the refractometer says",
+        "°Bx",
+        Field("brix", "Cooked to", most=98, open_least=True, first=60),
+    ),
+    Until.WEIGHT: Sign(
+        "until the scale says",
+        "g",
+        Field("cooked_to_g", "Cooked to", open_least=True, first=500),
+    ),
+}
+"""What a new one starts with is common practice: a filling caramel, a jam that keeps a while."""
+
+
+@dataclass(frozen=True, slots=True)
 class CookedTo:
     """Cooked until the thermometer [°C], the refractometer [°Bx] or the scale [g] says so.
 
@@ -59,12 +89,7 @@ class CookedTo:
     value: float
 
     def __post_init__(self) -> None:
-        if self.until is Until.TEMPERATURE:
-            check_range("temperature_c", self.value, least=60, most=CARAMEL_FROM_C)
-        elif self.until is Until.BRIX:
-            check_range("brix", self.value, most=98, open_least=True)
-        else:
-            check_range("cooked_to_g", self.value, open_least=True)
+        SIGNS[self.until].field.check(self.value)
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,14 +112,6 @@ class Losses:
         check_range("pan_percent", self.pan_percent, most=50)
         check_range("tasting_percent", self.tasting_percent, most=25)
 
-
-USUAL_SIGNS: Mapping[Until, float] = {
-    Until.TEMPERATURE: 106.0,
-    Until.BRIX: 60.0,
-    Until.WEIGHT: 500.0,
-}
-"""What a new sign starts with, to be changed [°C, °Bx, g]; common practice: a filling caramel, a
-jam that keeps a while."""
 
 USUAL_LOSSES = Losses(pan_percent=practice("pan loss"))
 """What a new formula starts with; common practice, set per formula."""

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from fernbell.core.field import Field
 from fernbell.core.pantry.chocolate import ChocolateKind
 from fernbell.core.pantry.eggs import EggPart
+from fernbell.core.pantry.keeping import Store
 
 CHOCOLATES: Mapping[ChocolateKind, str] = {
     ChocolateKind.DARK: "dark couverture",
@@ -17,6 +18,16 @@ EGGS: Mapping[EggPart, str] = {
     EggPart.WHOLE: "whole egg",
     EggPart.YOLK: "yolk",
     EggPart.WHITE: "white",
+}
+EGGS_LEFT: Mapping[EggPart, str] = {
+    EggPart.WHOLE: "eggs",
+    EggPart.YOLK: "yolks",
+    EggPart.WHITE: "whites",
+}
+STORES: Mapping[Store, str] = {
+    Store.DRY: "dry shelf",
+    Store.COLD: "cold, 5 °C",
+    Store.FROZEN: "frozen, −18 °C",
 }
 _G_ML = 0.01
 DENSITIES = (

@@ -23,6 +23,7 @@ const NOTHING: House = {
     wish: [],
     drips: [],
     signs: {},
+    measures: {},
   },
   pantry: {
     components: [],
@@ -35,6 +36,8 @@ const NOTHING: House = {
     temper: {},
     temper_fields: [],
     eggs: {},
+    eggs_left: {},
+    stores: {},
     densities: [],
     weigh_steps: [],
     states: NO_FIGURES,

@@ -2415,9 +2415,13 @@ export interface components {
             gas_kept: number;
             /** Kinds */
             kinds: components["schemas"]["KindOut"][];
+            /** Measures */
+            measures: {
+                [key: string]: string;
+            };
             /** Signs */
             signs: {
-                [key: string]: number;
+                [key: string]: components["schemas"]["SignOut"];
             };
             /** Slots */
             slots: {
@@ -3509,6 +3513,10 @@ export interface components {
             eggs: {
                 [key: string]: string;
             };
+            /** Eggs Left */
+            eggs_left: {
+                [key: string]: string;
+            };
             /** Pectins */
             pectins: string[];
             pieces: components["schemas"]["NamedFiguresOut"];
@@ -3517,6 +3525,10 @@ export interface components {
             states: components["schemas"]["NamedFiguresOut"];
             /** Statuses */
             statuses: string[];
+            /** Stores */
+            stores: {
+                [key: string]: string;
+            };
             /** Temper */
             temper: {
                 [key: string]: components["schemas"]["Temper"];
@@ -4183,6 +4195,17 @@ export interface components {
             password: string;
             /** Username */
             username: string;
+        };
+        /**
+         * SignOut
+         * @description What tells that a formula is cooked far enough.
+         */
+        SignOut: {
+            field: components["schemas"]["FieldOut"];
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
         };
         /**
          * SizeIn

@@ -2,13 +2,13 @@
 /** What a formula has to declare, and the eggs it takes. */
 import { computed } from 'vue'
 
+import { house } from '../api/house'
 import type { Reading } from '../api/types'
 import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 
 const props = defineProps<{ reading: Reading }>()
 const allergens = computed(() => Object.entries(props.reading.declared.contains))
-const WORDS: Record<string, string> = { yolk: 'yolks', white: 'whites', whole: 'eggs' }
 const takenBy = ({ takers }: Reading['leftovers'][number]) =>
   takers.length ? `: could go into ${takers.join(', ')}.` : '.'
 </script>
@@ -34,7 +34,7 @@ const takenBy = ({ takers }: Reading['leftovers'][number]) =>
       crack<template v-if="!reading.leftovers.length">, nothing left over.</template>
     </p>
     <p v-for="left in reading.leftovers" :key="left.part" class="quiet">
-      {{ `${figure(left.count, 1)} ${WORDS[left.part]} left, ` }}
+      {{ `${figure(left.count, 1)} ${house.pantry.eggs_left[left.part]} left, ` }}
       <WorkedFigure plain :working="left.working" />{{ takenBy(left) }}
     </p>
   </section>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** What a line may be, best first, large enough to read. */
+import { house } from '../api/house'
 import type { LineChoice } from '../api/types'
 import { figure } from '../kit/format'
 
 defineProps<{ id: string; choices: LineChoice[]; picked: number; label: string }>()
 const emit = defineEmits<{ choose: [choice: LineChoice] }>()
-const MEASURES: Record<string, string> = { US: 'US pint', imperial: 'imperial pint', g: 'in grams' }
 </script>
 
 <template>
@@ -21,7 +21,7 @@ const MEASURES: Record<string, string> = { US: 'US pint', imperial: 'imperial pi
     >
       <span>
         {{ one.name }}
-        <span v-if="one.measure" class="quiet">· {{ MEASURES[one.measure] }}</span>
+        <span v-if="one.measure" class="quiet">· {{ house.formulas.measures[one.measure] }}</span>
         <span v-if="one.called" class="quiet">· {{ one.called }}</span>
         <span v-if="one.is_formula" class="tag">formula</span>
       </span>

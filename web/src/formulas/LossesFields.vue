@@ -21,23 +21,16 @@ const own = computed<Losses>(() => ({ ...NONE, ...props.losses }))
 const set = (change: Partial<Losses>) => emit('change', { ...own.value, ...change })
 
 type Until = NonNullable<Losses['cooked_to']>['until']
-const UNTIL = [
+const signs = computed(() => house.value.formulas.signs)
+const untils = computed(() => [
   { value: '', label: 'a share, as weighed' },
-  { value: 'temperature', label: 'until the thermometer says' },
-  { value: 'brix', label: 'until the refractometer says' },
-  { value: 'weight', label: 'until the scale says' },
-]
-const UNIT: Record<Until, string> = { temperature: '°C', brix: '°Bx', weight: 'g' }
-/** As what core checks it, and names it in a refusal. */
-const FIELD: Record<Until, string> = {
-  temperature: 'temperature_c',
-  brix: 'brix',
-  weight: 'cooked_to_g',
-}
+  ...Object.entries(signs.value).map(([value, { label }]) => ({ value, label })),
+])
 const sign = computed(() => own.value.cooked_to ?? null)
+const words = computed(() => sign.value && signs.value[sign.value.until])
 /** A new sign starts with the usual figure. */
 function cookUntil(until: string) {
-  const value = house.value.formulas.signs[until]
+  const value = signs.value[until]?.field.first
   set({ cooked_to: until && value ? { until: until as Until, value } : null })
 }
 </script>
@@ -48,7 +41,7 @@ function cookUntil(until: string) {
     <span class="eyebrow">Cooks off</span>
     <ChoiceField
       :value="sign?.until ?? ''"
-      :options="UNTIL"
+      :options="untils"
       :disabled="disabled"
       @change="(until) => cookUntil(String(until))"
     />
@@ -56,11 +49,11 @@ function cookUntil(until: string) {
   <div class="three">
     <NumberField
       v-if="sign"
-      label="Cooked to"
-      :unit="UNIT[sign.until]"
+      :label="words?.field.label ?? ''"
+      :unit="words?.unit ?? ''"
       :value="sign.value"
       :disabled="disabled"
-      :error="errorAt(`losses.cooked_to.${FIELD[sign.until]}`)"
+      :error="errorAt(`losses.cooked_to.${words?.field.name}`)"
       @commit="(value) => value !== null && set({ cooked_to: { until: sign!.until, value } })"
     />
     <NumberField

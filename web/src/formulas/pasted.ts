@@ -1,4 +1,5 @@
 /** From what was understood of a pasted list to lines of a formula. */
+import { house } from '../api/house'
 import type { Ingredient, LineChoice, PastedLine } from '../api/types'
 import type { LineEntry } from './lines'
 import { lineOf } from './useTypedLines'
@@ -9,11 +10,6 @@ export const SKIP = 'skip'
 export const ASKED = ''
 export type Choice = string
 
-const MEASURES: Record<string, string> = {
-  US: '(US pint)',
-  imperial: '(imperial pint)',
-  g: '(grams)',
-}
 /** A thing may be offered twice, as one pint or the other. */
 const keyOf = (one: LineChoice) => `${one.id}${one.measure}`
 const offered = (line: PastedLine) =>
@@ -33,7 +29,11 @@ export function choiceFor(line: PastedLine): Choice {
 export function optionsFor(line: PastedLine) {
   const known = offered(line).map((one) => ({
     value: keyOf(one),
-    label: [one.name, one.measure && MEASURES[one.measure], one.is_formula && '(formula)']
+    label: [
+      one.name,
+      one.measure && `(${house.value.formulas.measures[one.measure]})`,
+      one.is_formula && '(formula)',
+    ]
       .filter(Boolean)
       .join(' '),
   }))

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 /** Where it is kept and how many days, as bought and once opened. */
+import { computed } from 'vue'
+
+import { house, optionsOf } from '../api/house'
 import type { Ingredient } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
@@ -11,12 +14,10 @@ const props = defineProps<{
   errorAt: (field: string) => string | undefined
 }>()
 const emit = defineEmits<{ change: [keeping: Keeping | null] }>()
-const STORES = [
+const stores = computed(() => [
   { value: '', label: 'not said' },
-  { value: 'dry', label: 'dry shelf' },
-  { value: 'cold', label: 'cold, 5 °C' },
-  { value: 'frozen', label: 'frozen, −18 °C' },
-]
+  ...optionsOf(house.value.pantry.stores),
+])
 const store = (value: string) =>
   emit('change', value ? { ...props.keeping, store: value as Keeping['store'] } : null)
 const set = (change: Partial<Keeping>) =>
@@ -30,7 +31,7 @@ const set = (change: Partial<Keeping>) =>
       <span class="unseen">Where it is kept</span>
       <ChoiceField
         :value="keeping?.store ?? ''"
-        :options="STORES"
+        :options="stores"
         :disabled="disabled"
         @change="(value) => store(String(value))"
       />

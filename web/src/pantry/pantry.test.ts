@@ -42,7 +42,7 @@ describe('AllergensEditor', () => {
 
 describe('MakeUpEditor', () => {
   const entry = (make_up: object): IngredientEntry =>
-    ({ ...ingredient('i', 'Gelatin'), make_up }) as unknown as IngredientEntry
+    ({ ...ingredient('i', 'Gelatin'), make_up }) as Partial<IngredientEntry> as IngredientEntry
   const editor = async (make_up: object) => {
     const wrapper = mounted(MakeUpEditor, { entry: entry(make_up), ...quiet })
     await settled()

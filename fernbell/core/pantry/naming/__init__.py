@@ -1,6 +1,13 @@
 """What things are called in a kitchen, and what a typed line means there."""
 
-from fernbell.core.pantry.naming.lines import Choice, Understood, of_amount, refused, understand
+from fernbell.core.pantry.naming.lines import (
+    ASKED_IN,
+    Choice,
+    Understood,
+    of_amount,
+    refused,
+    understand,
+)
 from fernbell.core.pantry.naming.names import (
     MOST_CHOICES,
     Found,
@@ -12,6 +19,7 @@ from fernbell.core.pantry.naming.names import (
 from fernbell.core.pantry.naming.words import DESCRIPTIONS
 
 __all__ = [
+    "ASKED_IN",
     "DESCRIPTIONS",
     "MOST_CHOICES",
     "Choice",

@@ -38,6 +38,8 @@ _SECOND = re.compile(r"(?:\+|&|\band\b|\bplus\b)\s*\d", re.IGNORECASE)
 
 
 _NO_AMOUNT = "no amount yet"
+ASKED_IN = {"US": "US pint", "imperial": "imperial pint", "g": "in grams"}
+"""What a choice is measured in where that was asked."""
 
 
 @dataclass(frozen=True, slots=True)

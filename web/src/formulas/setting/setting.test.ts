@@ -104,7 +104,7 @@ const reading = (value: number) =>
     judged: [],
     finished_g: 453,
     eggs: null,
-  }) as unknown as Reading
+  }) as Partial<Reading> as Reading
 const nameOf = (line: { key: string }) => (line.key === 'a' ? 'Dark couverture' : 'Cream')
 
 describe('DialBoard', () => {
@@ -184,7 +184,10 @@ describe('FormulaSetter', () => {
     const preview = vi.fn((changed: Partial<FormulaEntry>) => {
       if (draft.value) draft.value = { ...draft.value, ...changed }
     })
-    const edit = vi.fn(async () => undefined)
+    const edits: [Partial<FormulaEntry>, FormulaEntry | null | undefined][] = []
+    const edit = vi.fn(async (changed: Partial<FormulaEntry>, before?: FormulaEntry | null) => {
+      edits.push([changed, before])
+    })
     const wrapper = mounted(FormulaSetter, {
       id: 'f',
       entry,
@@ -202,7 +205,7 @@ describe('FormulaSetter', () => {
     expect(asked[0]).toMatchObject({ value: 1.32, entry: { job: 'ganache.slice' } })
     expect(preview).toHaveBeenCalledOnce()
     expect(edit).toHaveBeenCalledOnce()
-    const [changed, before] = edit.mock.calls[0] as unknown as [FormulaEntry, FormulaEntry]
+    const [[changed, before] = [{}, null]] = edits
     expect(changed.lines?.map((line) => line.mass_g)).toEqual([260, 202])
     expect(before).toBe(entry)
   })
@@ -360,7 +363,7 @@ describe('SetNew', () => {
       choices: { with: [{ id: 'dark', name: 'Dark couverture' }] },
       picked: { with: 'dark' },
       reading: reading(1.2),
-    } as unknown as Proposal
+    } as Partial<Proposal> as Proposal
     serveWith(async (request) => {
       if (!request.url.endsWith('/propose')) return json(200, FAMILIES)
       wishes.push((await request.json()) as { without: string[] })
