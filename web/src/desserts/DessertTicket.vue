@@ -56,7 +56,7 @@ const shown = computed(() => props.worked.sizes.find((one) => one.key === props.
     <p v-if="several" class="quiet">
       {{ worked.sizes.map((one) => `${one.count} × ${one.says}`).join(' + ') }}
     </p>
-    <table v-if="several" aria-label="The whole order">
+    <table v-if="several" class="takes" aria-label="The whole order">
       <tbody>
         <tr v-for="take in worked.takes" :key="take.formula">
           <th scope="row">{{ take.name }}</th>
@@ -101,27 +101,6 @@ h3 {
   font-size: 14px;
   margin-bottom: 8px;
   padding: 7px 10px;
-}
-
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-
-tr {
-  border-bottom: 1px solid var(--rule);
-}
-
-th {
-  padding-left: 8px;
-}
-
-td {
-  font-size: 17px;
-  padding: 5px 0;
-  text-align: right;
-  vertical-align: baseline;
-  white-space: nowrap;
 }
 
 dl {

@@ -10,7 +10,7 @@ const emit = defineEmits<{ choose: [chosen: Chosen] }>()
 </script>
 
 <template>
-  <table>
+  <table class="takes">
     <tbody>
       <tr
         v-for="part in solved.parts"
@@ -48,24 +48,11 @@ const emit = defineEmits<{ choose: [chosen: Chosen] }>()
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-
-tr {
-  border-bottom: 1px solid var(--rule);
-}
-
 tr.chosen {
   box-shadow: inset 3px 0 0 var(--bronze);
 }
 
 tr.chosen th {
-  padding-left: 8px;
-}
-
-th {
   padding-left: 8px;
 }
 
@@ -84,14 +71,6 @@ tfoot tr.all {
   display: block;
   padding: 0;
   text-align: left;
-}
-
-td {
-  font-size: 17px;
-  padding: 5px 0;
-  text-align: right;
-  vertical-align: baseline;
-  white-space: nowrap;
 }
 
 td.measure {
