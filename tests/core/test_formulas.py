@@ -223,6 +223,7 @@ def test_the_batch_tells_how_far_rounding_moved_it() -> None:
     # 148.07 + 2.22: weighed as 148 and 2.2.
     working = batch_working(made)
     assert working.arithmetic == "148 + 2.2 = 150.2 g"
+    assert working.given[0].value == pytest.approx(150.3)
     assert working.given[1].value == pytest.approx(-0.1)
 
 

@@ -323,6 +323,21 @@ def test_revisions_set_the_same_thing_beside_itself_bought_or_made() -> None:
     }
 
 
+def test_revisions_set_each_reading_beside_itself() -> None:
+    dark, thin = (formula(("dark", 100), ("cream", cream)) for cream in (100, 200))
+    before, after = read(dark, "ganache"), read(thin, "ganache")
+    pairs = {pair.name: pair for pair in compare(before, after).gauges}
+    water = pairs["Water"]
+    assert water.before == gauge(before, "water").working
+    assert water.after == gauge(after, "water").working
+    assert water.moved
+    assert {pair.name for pair in compare(before, before).gauges if pair.moved} == set()
+    # A gelatin reading stands on one side only, and is told all the same.
+    set_with = read(formula(("dark", 100), ("cream", 100), ("gelatin", 2)), "ganache")
+    only = {p.name for p in compare(before, set_with).gauges if p.before is None and p.moved}
+    assert only
+
+
 def test_compound_alone_is_a_note_and_beside_couverture_a_caution() -> None:
     def severity(*lines: tuple[str, float]) -> Severity:
         judged = read(formula(*lines), "ganache").judged

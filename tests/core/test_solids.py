@@ -204,6 +204,13 @@ def test_a_shell_that_fills_it_leaves_nothing_and_says_so(solid: Solid) -> None:
         solid.inset(solid.height_mm + 1)
 
 
+def test_a_gutter_shorter_than_two_ends_of_its_shell_is_refused() -> None:
+    short = replace(HALF_ROUND, length_mm=50)
+    assert short.inset(24).length_mm == 2
+    with pytest.raises(CoreError, match="less than 25 mm"):
+        short.inset(25)
+
+
 @EVERY
 @given(by=st.floats(0.5, 3))
 def test_a_shell_and_what_is_inside_make_the_whole(solid: Solid, by: float) -> None:
