@@ -38,7 +38,7 @@ def worked_out(expression: str) -> Known:
     """Value of an arithmetic as written, with the error its rounded numbers may add up to."""
     plain = re.sub(r"(?<=\d) (?=\d{3})", "", expression)
     plain = re.sub(r"(?<=\d) (?:g/ml|ml|g)\b", "", plain)
-    plain = plain.replace(" beside the circle's middle", "")
+    plain = plain.replace(" rad", "")
     for sign, python in (("×", "*"), ("−", "-"), ("²", "**2"), ("³", "**3"), ("π", "pi")):
         plain = plain.replace(sign, python)
     return known(ast.parse(re.sub(r"(\d)pi", r"\1*pi", plain).strip(), mode="eval").body)

@@ -229,6 +229,8 @@ def test_a_shell_and_what_is_inside_make_the_whole(solid: Solid, by: float) -> N
         (((0, 0), (60, 120, 10)), "0, or at least 60 mm"),
         (((0, 100), (20, 60, 15)), "0, or at least 20 mm"),
         (((0, 2), (40, 10)), "at least 20"),
+        (((0, 120), (60, 0, 60)), "at least 5"),
+        (((0, 100), (20, 0), (40, 100)), "at least 5"),
         (((0, 100), (2, 120)), "at least 5"),
         (((0, 100), (400, 120)), "at most 300"),
         (((0, -1), (40, 120)), "at least 0"),

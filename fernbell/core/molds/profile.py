@@ -150,10 +150,21 @@ class Arc:
 
     def area_text(self, low: float, high: float) -> str:
         """∫ x dz written out."""
-        beside = f"{figure_text(self._segment(low, high))} beside the circle's middle"
+        beside = self._segment_text(low, high)
         if abs(self.center_x) < _SAME_MM:
             return beside
         return f"{figure_text(self.center_x)} × {figure_text(high - low)} + {beside}"
+
+    def _segment_text(self, low: float, high: float) -> str:
+        """∫ sqrt(R² - u²) du written out: the sector, and a triangle at each end."""
+        turn = figure_text(self._angle(high) - self._angle(low))
+        text = f"{figure_text(self.radius)}² × {turn} rad"
+        for z, way in ((high, 1), (low, -1)):
+            up, out = z - self.center_z, self._out(z)
+            if abs(up * out) > _SAME_MM:
+                sign = "+" if up * way > 0 else "−"
+                text += f" {sign} {figure_text(abs(up))} × {figure_text(out)}"
+        return f"({text}) / 2"
 
     def square_text(self, low: float, high: float) -> str:
         """∫ x² dz written out."""
@@ -163,7 +174,7 @@ class Arc:
         if abs(self.center_x) < _SAME_MM:
             return cap
         c = figure_text(self.center_x)
-        beside = f"2 × {c} × {figure_text(self._segment(low, high))}"
+        beside = f"2 × {c} × {self._segment_text(low, high)}"
         return f"{c}² × {figure_text(high - low)} + {beside} + {cap}"
 
     def turned_text(self, low: float, high: float) -> str:
