@@ -178,6 +178,14 @@ def test_a_turned_mold_is_drawn_point_by_point(page: Page, demo: str) -> None:
     expect(slip).to_contain_text("905ml")
     slip.get_by_role("button", name="Take out point 3").click()
     expect(slip).to_contain_text("226ml")
+    # Wider at the floor than at the rim, (10² + 10 × 6 + 6²) π / 3 × 6: all of the cut is seen.
+    enter(page, "Diameter, inside, point 1", "200")
+    expect(slip).to_contain_text("1\u202f232ml")
+    wall = page.locator("a.mold.chosen path.wall")
+    seen, cut = wall.evaluate(
+        "(path) => [path.ownerSVGElement.viewBox.baseVal.width, path.getBBox().width]"
+    )
+    assert cut < seen < cut + 10
 
 
 def test_a_gutter_has_a_floor_of_its_own(page: Page, demo: str) -> None:

@@ -3,13 +3,14 @@
 import { computed } from 'vue'
 
 import type { Mold } from '../api/types'
+import { reachOf } from './reach'
 
 const props = defineProps<{ figures: Mold['figures']; reach: number }>()
 const WIDEST = 240
 const GAP = 10
 const scale = computed(() => WIDEST / 2 / props.reach)
 const half = computed(() => ({
-  x: Math.max(...props.figures.outline.map(([x]) => x)) * scale.value + 2,
+  x: reachOf(props.figures) * scale.value + 2,
   y: Math.max(...props.figures.outline.map(([, y]) => y)) * scale.value + 2,
 }))
 const path = (points: [number, number][]) =>

@@ -13,6 +13,7 @@ import ZoneFrame from '../kit/ZoneFrame.vue'
 import { useSession } from '../shell/session'
 import MoldEditor from './MoldEditor.vue'
 import MoldOutline from './MoldOutline.vue'
+import { reachOf } from './reach'
 
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
@@ -21,9 +22,7 @@ const { rows, isSuccess } = useRows('molds')
 const { create } = useWrites('molds')
 
 /** All outlines share one scale, so that sizes compare at a glance. */
-const reach = computed(() =>
-  Math.max(1, ...rows.value.flatMap((one) => one.figures.outline.map(([x]) => Math.abs(x)))),
-)
+const reach = computed(() => Math.max(1, ...rows.value.map((mold) => reachOf(mold.figures))))
 
 const form = ref('')
 const forms = computed(() =>
