@@ -17,6 +17,7 @@ from fernbell.core.formulas import (
     lines_of,
     read_formulas,
 )
+from fernbell.core.formulas.composition import gather, shares_of
 from fernbell.core.pantry import COMPONENTS, Ingredient, MakeUp, completed
 from fernbell.demo.book import demo_book
 from fernbell.starter.pantry import STOCKS
@@ -215,6 +216,17 @@ def test_our_make_ups_are_near_a_composition_table(
     ours: str, component: str, theirs: float, off: float
 ) -> None:
     assert getattr(MAKE_UPS[ours], component) == pytest.approx(theirs, abs=off)
+
+
+def test_so_much_more_of_a_line_is_what_it_gives_as_a_line() -> None:
+    leaf = Ingredient("leaf", "Leaf", make_up=MakeUp(water=12, gelatin=88, bloom=200))
+    kitchen = Book((*book().ingredients, leaf), ())
+    plain, sheeted = mixed(("cream", 100)), mixed(("cream", 100), ("leaf", 5))
+    more = gather(kitchen, plain, {}).more(shares_of(kitchen, sheeted.lines[1], {}), 5)
+    both = gather(kitchen, sheeted, {})
+    assert more.kinds == both.kinds == {("gelatin", 200): pytest.approx(4.4)}
+    assert more.grams == pytest.approx(both.grams)
+    assert more.batch_g == both.batch_g == 105
 
 
 def test_every_make_up_of_the_demo_is_whole_and_its_formulas_are_known() -> None:

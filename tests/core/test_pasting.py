@@ -8,8 +8,9 @@ from fernbell.core.desserts import RULES, usual_kind
 from fernbell.core.errors import NotUnderstood, OutOfRange
 from fernbell.core.formulas import KINDS, usual_rule
 from fernbell.core.measures import folded, read_amount, read_list
-from fernbell.core.molds import Frame, Ring, trued, water_working
+from fernbell.core.molds import Frame, Gutter, Ring, trued, water_working
 from fernbell.core.pantry import read_densities
+from tests.core.solids import DOME
 
 
 @pytest.mark.parametrize(
@@ -143,6 +144,8 @@ def test_water_that_cannot_be_in_it_is_refused(water: float) -> None:
 def test_molds_are_called_by_their_size() -> None:
     assert Ring(200, 45).size_words() == "Ø 20 cm"
     assert Frame(570, 370, 40).size_words() == "57 × 37 cm"
+    assert Gutter(500, 80, 60).size_words() == "50 × 8 cm"
+    assert DOME.size_words() == "Ø 12 cm"
 
 
 def test_every_kind_does_something_a_dessert_knows() -> None:

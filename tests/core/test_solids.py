@@ -24,7 +24,7 @@ from fernbell.core.molds import (
     disc,
     trued,
 )
-from fernbell.core.molds.profile import Piece
+from fernbell.core.molds.profile import Piece, Straight
 from tests.core.outside.test_second_opinion import polygon_area
 from tests.core.solids import DOME, EVERY, GLASS, HALF_ROUND, PAN, PIECES, SOLIDS, TRIANGLE, U_LOG
 
@@ -209,6 +209,11 @@ def test_a_gutter_shorter_than_two_ends_of_its_shell_is_refused() -> None:
     assert short.inset(24).length_mm == 2
     with pytest.raises(CoreError, match="less than 25 mm"):
         short.inset(25)
+
+
+def test_a_wall_that_stands_upright_is_written_as_a_cylinder() -> None:
+    assert Straight(40, 0, 40, 30).square_text(0, 30) == "40² × 30"
+    assert Straight(0, 0, 40, 30).square_text(0, 30) == "(0² + 0 × 40 + 40²) / 3 × 30"
 
 
 @EVERY
