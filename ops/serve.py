@@ -126,6 +126,7 @@ def environment(cluster: Cluster, database: str, *, demo: bool) -> dict[str, str
         "FERNBELL_DB_NAME": database,
         "FERNBELL_DEMO": "1" if demo else "0",
         "FERNBELL_SECRET": _secret(),
+        "FERNBELL_BUILD": secrets.token_hex(6),
         "DJANGO_SETTINGS_MODULE": "fernbell.server.settings",
     }
 

@@ -3,14 +3,16 @@
 from ninja.renderers import JSONRenderer
 
 from fernbell.server.desserts.api import router as desserts
-from fernbell.server.desserts.stacks import router as stacks
+from fernbell.server.desserts.api import stack_router as stacks
 from fernbell.server.desserts.swapping import router as dessert_swaps
+from fernbell.server.first_visit import router as first_visit
 from fernbell.server.formulas.api import router as formulas
+from fernbell.server.formulas.revisions import router as revisions
 from fernbell.server.formulas.setting_api import router as setting
 from fernbell.server.kitchens.api import member_router, session_router
 from fernbell.server.kitchens.auth import MemberAuth
 from fernbell.server.molds.api import router as molds
-from fernbell.server.names_api import router as names
+from fernbell.server.names import router as names
 from fernbell.server.pantry.api import router as pantry
 from fernbell.server.problems import FieldApi, answer_problems
 from fernbell.server.vocabulary import router as vocabulary
@@ -32,11 +34,13 @@ api = FieldApi(
 )
 answer_problems(api)
 api.add_router("/session", session_router)
+api.add_router("/session", first_visit)
 api.add_router("/members", member_router)
 api.add_router("/vocabulary", vocabulary)
 api.add_router("/ingredients", pantry)
 api.add_router("/names", names)
 api.add_router("/formulas", formulas)
+api.add_router("/formulas", revisions)
 api.add_router("/formulas", setting)
 api.add_router("/molds", molds)
 api.add_router("/desserts", desserts)

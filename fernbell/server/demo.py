@@ -9,14 +9,15 @@ from django.db import transaction
 
 from fernbell.demo.desserts import DESSERTS, DemoDessert
 from fernbell.demo.formulas import FORMULAS, DemoFormula, DemoLine
-from fernbell.server.desserts.api import DESSERT
+from fernbell.server.desserts.rows import DESSERT
 from fernbell.server.desserts.schemas import PARTS, DessertIn
-from fernbell.server.formulas.api import FORMULA
+from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn
-from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.models import Kitchen, Member, Role
+from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.kitchens.staff import DEMO_PREFIX
-from fernbell.server.kitchens.starter import stock
+from fernbell.server.rows import actions
+from fernbell.server.rows.policy import Role
+from fernbell.server.starter import stock
 
 KITCHEN = "Wrenmoor Hall"
 PEOPLE = (

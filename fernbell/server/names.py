@@ -1,24 +1,27 @@
-"""What a kitchen calls its things: the one place where names are looked up."""
+"""Looking up names: any shelf, as one types; and what a bare word means here."""
 
-from collections.abc import Callable
 from functools import lru_cache
-from typing import Any
+from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from django.db.models import Count, Max
-from ninja import Schema
+from django.http import HttpRequest
+from ninja import Query, Router, Schema
+from pydantic import StringConstraints
 
-from fernbell.core.formulas import read_formulas
+from fernbell.core.measures import read_measure
 from fernbell.core.pantry import Ingredient
-from fernbell.core.pantry.naming import Choice, Named, Names, Understood, called
+from fernbell.core.pantry.naming import Named, Names, called
 from fernbell.server.desserts.models import Dessert, Stack
-from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.models import Formula
-from fernbell.server.kitchens.models import Member, Row
-from fernbell.server.kitchens.policy import rows
+from fernbell.server.formulas.names import names_of
+from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.pantry import models as pantry
-from fernbell.server.pantry.assemble import as_measured
+from fernbell.server.pantry import usual
+from fernbell.server.rows.models import Row
+from fernbell.server.rows.policy import Act, require, rows
+from fernbell.server.rows.schemas import MOST_ROWS, Entry
 
 SHELVES: dict[str, type[Row]] = {
     "ingredients": pantry.Ingredient,
@@ -28,82 +31,102 @@ SHELVES: dict[str, type[Row]] = {
     "stacks": Stack,
 }
 
+router = Router(tags=["names"])
+Shelf = Literal["ingredients", "formulas", "lines", "desserts", "molds", "stacks"]
+Word = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=60)]
 
-class LineChoice(Schema):
-    """One thing a line may be: its grams, or what is missing to weigh it.
 
-    `measure` tells choices of one thing apart, `called` is the other name by which it fits.
-    """
+class FoundName(Schema):
+    """A row whose name fits, and the other name by which it does."""
 
     id: UUID
     name: str
     is_formula: bool
-    mass_g: float | None
-    measure: str
-    lacks: str
-    wants_amount: bool
     called: str
 
 
-class ReadLine(Schema):
-    """A line understood: what is certain, else what may be meant and the question.
+Unit = Annotated[str, StringConstraints(max_length=12)]
 
-    `name` is what was said of what it is; `note` was said and is not weighed; `weighs_g` are its
-    grams where they were said, whatever it is. `far` choices hold some of its words only.
-    """
 
-    text: str
+class TypedMeasure(Entry):
+    """What was typed into a field, the unit it is kept in, the one a bare number is meant in."""
+
+    text: Annotated[str, StringConstraints(max_length=60)]
+    kept: Unit
+    shown: Unit
+
+
+class ReadMeasure(Schema):
+    """A value in the unit it is kept in."""
+
+    value: float
+
+
+class UsualIn(Entry):
+    """What a bare word is to mean here; nothing where it is to be asked."""
+
+    word: Word
+    ingredient: UUID | None
+
+
+class UsualOut(Schema):
+    """What a bare word means here."""
+
+    word: str
+    ingredient: UUID
     name: str
-    note: str
-    certain: LineChoice | None
-    choices: list[LineChoice]
-    asks: str
-    weighs_g: float | None
-    far: bool
 
 
-def names_of(member: Member) -> Names:
-    """What can be a line in the member's kitchen: ingredients and formulas."""
-    usual = rows(member, pantry.Usual).order_by("word").values_list("word", "ingredient_id")
-    formulas = rows(member, Formula).filter(archived_at=None).values_list("pk", "name")
-    return _lines(
-        member.kitchen_id,
-        _state(member, pantry.Ingredient),
-        tuple(formulas.order_by("pk")),
-        tuple((word, str(pk)) for word, pk in usual),
-    )
+@router.get("", response=list[FoundName], operation_id="find_names")
+def find_names(
+    request: HttpRequest,
+    shelf: Shelf,
+    q: Annotated[str, Query(max_length=120)],
+    limit: Annotated[int, Query(ge=1, le=MOST_ROWS)] = 8,
+) -> Any:
+    """Rows of a shelf whose names fit what is typed so far, the best first."""
+    require(request.auth, Act.READ)
+    found = shelf_names(request.auth, shelf).find(q, begun=True, most=limit)
+    return [
+        {
+            "id": one.key,
+            "name": one.name,
+            "is_formula": one.is_formula,
+            "called": called(one, q),
+        }
+        for one in (*found.certain, *found.likely)[:limit]
+    ]
+
+
+@router.post("/measure", response=ReadMeasure, operation_id="read_measure")
+def read_typed_measure(request: HttpRequest, data: TypedMeasure) -> Any:
+    """The value of a measure as it was typed into a field; nothing is changed."""
+    require(request.auth, Act.READ)
+    return {"value": read_measure(data.text, data.kept, data.shown)}
+
+
+@router.get("/usual", response=list[UsualOut], operation_id="list_usual")
+def list_usual(request: HttpRequest) -> Any:
+    """What bare words mean in this kitchen."""
+    require(request.auth, Act.READ)
+    return _usual(request.auth)
+
+
+@router.put("/usual", response=list[UsualOut], operation_id="set_usual")
+def set_usual(request: HttpRequest, data: UsualIn) -> Any:
+    """What a bare word is to mean from now on."""
+    usual.mean(request.auth, data.word, data.ingredient)
+    return _usual(request.auth)
+
+
+def _usual(member: Member) -> list[dict[str, Any]]:
+    found = rows(member, pantry.Usual).filter(ingredient__archived_at=None)
+    return list(found.order_by("word").values("word", "ingredient").annotate(name=usual.NAME))
 
 
 def _state(member: Member, model: type[Row]) -> tuple[Any, ...]:
     """Changes with every write: what was read at the same state is still right."""
     return tuple(rows(member, model).aggregate(Count("pk"), Max("changed_at")).values())
-
-
-@lru_cache(maxsize=32)
-def _lines(
-    kitchen: UUID,
-    ingredients: tuple[Any, ...],
-    formulas: tuple[tuple[UUID, str], ...],
-    usual: tuple[tuple[str, str], ...],
-) -> Names:
-    """Read once for as long as the arguments stay; how often each is used is of that moment."""
-    found = pantry.Ingredient.objects.filter(kitchen_id=kitchen, archived_at=None)
-    nested = dict(
-        Formula.objects.filter(kitchen_id=kitchen)
-        .annotate(uses=Count("nested_in"))
-        .values_list("pk", "uses")
-    )
-    every = [
-        *(
-            Named(as_measured(row), tuple(row.other_names), uses=row.uses)
-            for row in found.annotate(uses=Count("lines"))
-        ),
-        *(
-            Named(Ingredient(str(pk), name), is_formula=True, uses=nested.get(pk, 0))
-            for pk, name in formulas
-        ),
-    ]
-    return Names(tuple(every), dict(usual))
 
 
 def shelf_names(member: Member, shelf: str) -> Names:
@@ -128,51 +151,4 @@ def _plain(shelf: str, kitchen: UUID, state: tuple[Any, ...]) -> Names:
     found = SHELVES[shelf].objects.filter(kitchen_id=kitchen, archived_at=None)
     return Names(
         tuple(Named(Ingredient(str(pk), name)) for pk, name in found.values_list("pk", "name"))
-    )
-
-
-def weighed_by(member: Member) -> Callable[[Named], Ingredient]:
-    """What a thing is measured by; a formula through its density with air, read when asked."""
-    read: dict[str, Ingredient] = {}
-
-    def weighed(named: Named) -> Ingredient:
-        if not named.is_formula:
-            return named.of
-        if named.key not in read:
-            book = book_for(member.kitchen_id, [named.key])
-            density = read_formulas(book, [named.key])[named.key].density_g_ml
-            read[named.key] = Ingredient(named.key, named.name, density)
-        return read[named.key]
-
-    return weighed
-
-
-def as_read(read: Understood, within: UUID | None) -> ReadLine:
-    """Understood, as it goes over the wire; nothing is offered to be a line of itself."""
-    certain, asks = read.certain, read.asks
-    if certain and certain.named.key == str(within):
-        certain, asks = None, f"{certain.named.name} cannot be a line of itself."
-    choices = [choice for choice in read.choices if choice.named.key != str(within)]
-    return ReadLine(
-        text=read.text,
-        name=read.name,
-        note=read.note,
-        certain=_choice(certain, read.name) if certain else None,
-        choices=[_choice(choice, read.name) for choice in choices],
-        asks=asks,
-        weighs_g=read.weighs_g,
-        far=read.far,
-    )
-
-
-def _choice(one: Choice, typed: str) -> LineChoice:
-    return LineChoice(
-        id=UUID(one.named.key),
-        name=one.named.name,
-        is_formula=one.named.is_formula,
-        mass_g=one.mass_g,
-        measure=one.measure,
-        lacks=one.lacks,
-        wants_amount=one.wants_amount,
-        called=called(one.named, typed),
     )

@@ -1,6 +1,7 @@
 """Django settings; everything that differs between machines comes from the environment."""
 
 import os
+import secrets
 from pathlib import Path
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -9,13 +10,15 @@ WEB_DIST = ROOT / "web" / "dist"
 SECRET_KEY = os.environ.get("FERNBELL_SECRET", "only-for-tests-and-tools")
 DEMO = os.environ.get("FERNBELL_DEMO") == "1"
 DEBUG = False
+# Told apart by what was started, so that no answer of an older one is taken for fresh.
+BUILD = os.environ.get("FERNBELL_BUILD") or secrets.token_hex(6)
 ALLOWED_HOSTS = os.environ.get("FERNBELL_HOSTS", "127.0.0.1,localhost,testserver").split(",")
 
 INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.postgres",
     "django.contrib.contenttypes",
-    "django.contrib.sessions",
+    "fernbell.server.rows",
     "fernbell.server.kitchens",
     "fernbell.server.pantry",
     "fernbell.server.molds",
@@ -31,6 +34,7 @@ MIDDLEWARE = [
     "django.middleware.csrf.CsrfViewMiddleware",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
+    "fernbell.server.kitchens.freshness.Freshness",
 ]
 ROOT_URLCONF = "fernbell.server.urls"
 WSGI_APPLICATION = "fernbell.server.wsgi.application"
@@ -48,6 +52,7 @@ DATABASES = {
 }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
+SESSION_ENGINE = "fernbell.server.kitchens.sessions"
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 CSRF_COOKIE_SAMESITE = "Lax"

@@ -18,6 +18,9 @@ def shelf(page: Page) -> Locator:
 
 
 def middle(one: Locator) -> tuple[float, float]:
+    """Where it is once the cut is drawn and its letters have come, when nothing moves any more."""
+    one.page.locator("svg .part").first.wait_for()
+    one.page.evaluate("document.fonts.ready.then(() => true)")
     box = one.bounding_box()
     assert box is not None
     return box["x"] + box["width"] / 2, box["y"] + box["height"] / 2

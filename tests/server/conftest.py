@@ -7,7 +7,8 @@ from django.contrib.auth.models import User
 from django.test import Client
 from pytest_django import Settings
 
-from fernbell.server.kitchens.models import Kitchen, Member, Role
+from fernbell.server.kitchens.models import Kitchen, Member
+from fernbell.server.rows.policy import Role
 
 PASSWORD = "reed and bell"
 
@@ -22,7 +23,7 @@ def client_of(member: Member) -> Client:
     client = Client()
     client.force_login(member.user)
     session = client.session
-    session["kitchen"] = str(member.kitchen_id)
+    session.belong_to(member)
     session.save()
     return client
 

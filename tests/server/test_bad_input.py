@@ -7,7 +7,8 @@ import pytest
 from django.test import Client
 
 from fernbell.server.formulas.models import Formula, FormulaLine
-from fernbell.server.kitchens.models import Change, Member
+from fernbell.server.kitchens.models import Member
+from fernbell.server.rows.models import Change
 from tests.server.api import Shelves, dessert_entry, entry_of, line, made, post, put, stocked
 
 

@@ -8,7 +8,8 @@ from django.test import Client
 from pytest_django import DjangoAssertNumQueries
 
 from fernbell.core.pantry import COMPONENTS
-from fernbell.server.kitchens.models import Change, Member
+from fernbell.server.kitchens.models import Member
+from fernbell.server.rows.models import Change
 from tests.server.api import Shelves, entry_of, made, post, put, stocked
 
 
@@ -360,7 +361,7 @@ def test_a_bite_is_weighed_part_by_part(
     # Everything is the one formula of cream with 10 % sugar.
     assert bite["tastes"]["Sweetness"]["value"] == pytest.approx(10)
     assert bite["tastes"]["Fat"]["value"] == pytest.approx(30)
-    with django_assert_num_queries(5):
+    with django_assert_num_queries(2):
         shelves.client.get(path)
 
 

@@ -6,9 +6,10 @@ from typing import Any
 import pytest
 from django.test import Client
 
-from fernbell.server.kitchens.models import Change, Member
-from fernbell.server.kitchens.starter import stock
+from fernbell.server.kitchens.models import Member
 from fernbell.server.pantry.models import Ingredient, Usual
+from fernbell.server.rows.models import Change
+from fernbell.server.starter import stock
 from tests.server.api import Shelves, entry_of, made, post, put, stocked
 
 

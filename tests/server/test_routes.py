@@ -10,10 +10,10 @@ from django.test import Client
 from fernbell.server.desserts.models import Dessert, Stack
 from fernbell.server.formulas.models import Formula
 from fernbell.server.kitchens.models import Member
-from fernbell.server.kitchens.policy import rows
 from fernbell.server.molds.models import Mold
 from fernbell.server.openapi import DOCUMENT, WORDS, document, words
 from fernbell.server.pantry.models import Ingredient
+from fernbell.server.rows.policy import rows
 from tests.server.api import PATHS, Shelves, entry_of, stocked
 
 DOC = json.loads(document())

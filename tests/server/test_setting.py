@@ -9,7 +9,8 @@ from pytest_django import DjangoAssertNumQueries
 
 from fernbell.server.demo import load_demo
 from fernbell.server.formulas.models import Formula
-from fernbell.server.kitchens.models import Change, Member
+from fernbell.server.kitchens.models import Member
+from fernbell.server.rows.models import Change
 from tests.server.api import entry_of, post, put
 
 

@@ -9,7 +9,7 @@ from ninja import Query
 from fernbell.core.desserts import Bite, drawn_in, place_stack, propose, propose_layer, refit
 from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.server.desserts import assemble
-from fernbell.server.desserts.models import Dessert
+from fernbell.server.desserts.rows import DESSERT, STACK, kept, molds_on_shelf, snapshot
 from fernbell.server.desserts.schemas import (
     DessertBrief,
     DessertIn,
@@ -20,79 +20,42 @@ from fernbell.server.desserts.schemas import (
     ProposeIn,
     RefitIn,
     Refitted,
+    StackOut,
     WorkedOut,
 )
-from fernbell.server.desserts.stacks import STACK, kept, known_formulas
 from fernbell.server.formulas.assemble import with_methods
 from fernbell.server.formulas.schemas import SheetOut
-from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Shelf, Snapshot
-from fernbell.server.kitchens.models import Member, Row
-from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.shelf import routes_of
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
 from fernbell.server.problems import Invalid
+from fernbell.server.rows.policy import Act, require, rows
+from fernbell.server.rows.routes import routes_of
+from fernbell.server.rows.shelf import find
 
 Count = Annotated[int | None, Query(ge=1, le=5000)]
 SizeKey = Annotated[str, Query(max_length=60)]
 
 
-def write(member: Member, row: Dessert, data: DessertIn) -> None:
-    """Put an entry on a row; refuse molds and formulas that are not on the shelves."""
-    molds = _on_shelf(member, data)
-    used = known_formulas(member, "parts", data.parts)
-    for place, size in enumerate(data.sizes):
-        used |= known_formulas(member, f"sizes.{place}.parts", size.parts or [])
-    first, *_ = assemble.sized(data, molds)
-    row.name, row.mold, row.count, row.built = data.name, molds[data.mold], data.count, data.built
-    row.parts = assemble.parts_as_json(data.parts)
-    row.portions = assemble.portions_as_json(first.dessert.portions)
-    row.sizes = [size.model_dump(mode="json") for size in data.sizes]
-    row.save()
-    row.formulas.set(used)
-    row.also_in.set({size.mold for size in data.sizes})
-
-
-def _on_shelf(member: Member, entry: DessertIn) -> dict[UUID, Mold]:
-    """The molds an entry names, by key."""
-    named = list(assemble.molds_of(entry))
-    found = rows(member, Mold).filter(archived_at=None).in_bulk([key for _, key in named])
-    message = "This mold is not on your shelf."
-    errors = [{"field": field, "message": message} for field, key in named if key not in found]
-    if errors:
-        raise Invalid(message, errors)
-    return found
-
-
-def snapshot(row: Row) -> Snapshot:
-    """The row as an entry."""
-    fields = ("name", "built", "parts", "portions", "count", "sizes")
-    own = {field: getattr(row, field) for field in fields}
-    return own | {"mold": str(row.mold_id)}
-
-
-DESSERT = Shelf("dessert", Dessert, DessertIn, write, snapshot, related=("mold",))
-
 router = routes_of(DESSERT, DessertBrief, DessertOut)
+stack_router = routes_of(STACK, StackOut, StackOut)
 
 
 def _sizes(request: HttpRequest, entry: DessertIn) -> list[assemble.Sized]:
     require(request.auth, Act.READ)
-    return assemble.sized(entry, _on_shelf(request.auth, entry))
+    return assemble.sized(entry, molds_on_shelf(request.auth, entry))
 
 
 def _drawn(request: HttpRequest, entry: DessertIn) -> CoreDessert:
     """The size an entry's parts are drawn in; its other sizes are not looked at."""
     require(request.auth, Act.READ)
     alone = entry.model_copy(update={"sizes": []})
-    return assemble.drawn(alone, _on_shelf(request.auth, alone)[entry.mold])
+    return assemble.drawn(alone, molds_on_shelf(request.auth, alone)[entry.mold])
 
 
 def _saved(request: HttpRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
     """A row's sizes; `count` is how many of its own."""
     require(request.auth, Act.READ)
-    row = actions.find(request.auth, DESSERT, row_id)
+    row = find(request.auth, DESSERT, row_id)
     own = {"count": count} if count else {}
     entry = DessertIn(**{**snapshot(row), **own})
     molds = {row.mold_id: row.mold}
@@ -102,7 +65,7 @@ def _saved(request: HttpRequest, row_id: UUID, count: int | None) -> list[assemb
 
 
 def _as_json(request: HttpRequest, sizes: list[assemble.Sized], key: str) -> HttpResponse:
-    body = assemble.worked_out(request.auth.kitchen_id, sizes, key)
+    body = assemble.worked_out(request.auth, sizes, key)
     return HttpResponse(body, content_type="application/json")
 
 
@@ -125,7 +88,7 @@ def proposed(request: HttpRequest, data: ProposeIn) -> Any:
 def placed(request: HttpRequest, data: PlaceIn) -> Any:
     """A stack measured for a dessert as it is drawn; nothing is saved."""
     dessert = _drawn(request, data.dessert)
-    parts, shape = kept(actions.find(request.auth, STACK, data.stack))
+    parts, shape = kept(find(request.auth, STACK, data.stack))
     if len(data.keys) != len(parts):
         raise Invalid.field("keys", f"Give {len(parts)} keys, one for every part of the stack.")
     return {"parts": list(place_stack(dessert, parts, shape, data.keys))}
@@ -135,7 +98,7 @@ def placed(request: HttpRequest, data: PlaceIn) -> Any:
 def refitted(request: HttpRequest, data: RefitIn) -> Any:
     """A dessert as it is drawn in another mold, its gaps kept; nothing is saved."""
     dessert = _drawn(request, data.dessert)
-    mold = _on_shelf(request.auth, DessertIn(name="-", mold=data.mold))[data.mold]
+    mold = molds_on_shelf(request.auth, DessertIn(name="-", mold=data.mold))[data.mold]
     fitted = refit(dessert, mold_of(mold))
     return {"mold": mold.pk, "parts": list(fitted.parts), "portions": fitted.portions}
 
@@ -152,7 +115,7 @@ def solved(
 def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
     """One scaled sheet a formula for the whole order, in building order."""
     sizes = _saved(request, row_id, count)
-    order = assemble.solved(request.auth.kitchen_id, sizes)
+    order = assemble.solved(request.auth, sizes)
     return with_methods(request.auth, order.sheets, drawn_in(size.dessert for size in sizes))
 
 

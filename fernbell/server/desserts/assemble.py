@@ -88,16 +88,16 @@ def _size(first: Dessert, size: SizeIn, mold: Mold) -> Sized:
     return Sized(size.key, mold, dessert, size.count)
 
 
-def solved(kitchen: UUID, sizes: Sequence[Sized]) -> Order:
+def solved(member: Member, sizes: Sequence[Sized]) -> Order:
     """Every size worked out with the kitchen's formulas. One query."""
     keys = {key for size in sizes for _, key in formulas_of(size.dessert.parts) if is_uuid(key)}
-    return solve_order([(size.dessert, size.count) for size in sizes], book_for(kitchen, keys))
+    return solve_order([(size.dessert, size.count) for size in sizes], book_for(member, keys))
 
 
 def bite_of(member: Member, sizes: Sequence[Sized], key: str) -> Bite | None:
     """A bite through the cut of the size asked for."""
     keys = {one for each in sizes for _, one in formulas_of(each.dessert.parts) if is_uuid(one)}
-    book = book_for(member.kitchen_id, keys, whole=True)
+    book = book_for(member, keys, whole=True)
     order = solve_order([(size.dessert, size.count) for size in sizes], book)
     at = next((place for place, size in enumerate(sizes) if size.key == key), 0)
     altitude = member.kitchen.altitude_m
@@ -105,12 +105,12 @@ def bite_of(member: Member, sizes: Sequence[Sized], key: str) -> Bite | None:
     return take_bite(order.sizes[at].parts, mixes)
 
 
-def worked_out(kitchen: UUID, sizes: Sequence[Sized], key: str) -> bytes:
+def worked_out(member: Member, sizes: Sequence[Sized], key: str) -> bytes:
     """The size asked for (the first if there is no such) and the whole order, as JSON.
 
     Straight from core's values; core lets no NaN into a figure.
     """
-    order = solved(kitchen, sizes)
+    order = solved(member, sizes)
     at = next((place for place, size in enumerate(sizes) if size.key == key), 0)
     shown, found = sizes[at], order.sizes[at].solved()
     answer = WorkedOut.model_construct(

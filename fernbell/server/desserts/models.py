@@ -3,8 +3,8 @@
 from django.db import models
 
 from fernbell.server.formulas.models import Formula
-from fernbell.server.kitchens.models import Row
 from fernbell.server.molds.models import Mold
+from fernbell.server.rows.models import Row
 
 
 class Dessert(Row):

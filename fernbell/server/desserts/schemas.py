@@ -8,8 +8,8 @@ from pydantic import Field, TypeAdapter, model_validator
 
 from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
 from fernbell.core.errors import OutOfRange
-from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut
 from fernbell.server.molds.schemas import Shape
+from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
 MOST_PARTS = 40
 MOST_SIZES = 7

@@ -8,18 +8,19 @@ from django.db import transaction
 from django.http import HttpRequest
 from ninja import Router, Schema
 
-from fernbell.server.desserts.api import DESSERT
-from fernbell.server.formulas.api import FORMULA, snapshot
+from fernbell.server.desserts.rows import DESSERT
 from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.models import Formula
+from fernbell.server.formulas.rows import FORMULA, snapshot
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import SwapOut
 from fernbell.server.formulas.weighing import swap_ingredient
-from fernbell.server.kitchens import actions
 from fernbell.server.kitchens.models import Member
-from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.schemas import Entry
 from fernbell.server.problems import Invalid
+from fernbell.server.rows import actions
+from fernbell.server.rows.policy import Act, require, rows
+from fernbell.server.rows.schemas import Entry
+from fernbell.server.rows.shelf import find
 
 
 class UsedOut(Schema):
@@ -65,9 +66,9 @@ router = Router()
 
 def _formulas(member: Member, row_id: UUID) -> dict[str, Formula]:
     """Every formula of a dessert, nested ones too, by key."""
-    row = actions.find(member, DESSERT, row_id)
+    row = find(member, DESSERT, row_id)
     own = [str(key) for key in row.formulas.values_list("pk", flat=True)]
-    keys = [formula.key for formula in book_for(member.kitchen_id, own).formulas]
+    keys = [formula.key for formula in book_for(member, own).formulas]
     found = rows(member, Formula).filter(archived_at=None).in_bulk(keys)
     return {str(key): one for key, one in found.items()}
 
@@ -79,8 +80,7 @@ def _holding(member: Member, row_id: UUID, old: UUID) -> Iterator[Formula]:
 
 
 def _swapped(member: Member, row: Formula, old: UUID, new: UUID) -> SwapOut:
-    entry = FormulaIn(**snapshot(row)).model_dump(mode="json")
-    return swap_ingredient(member, entry, old, new)
+    return swap_ingredient(member, FormulaIn.model_validate(snapshot(row)), old, new)
 
 
 @router.get(

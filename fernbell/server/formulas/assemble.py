@@ -1,7 +1,6 @@
 """From formula rows to core and back: readings and sheets."""
 
 from collections.abc import Iterable, Mapping
-from typing import Any
 
 from fernbell.core.families import asides, judge_fold, read_dial, sentence
 from fernbell.core.formulas import (
@@ -28,15 +27,16 @@ from fernbell.server.formulas import models
 from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.drafts import DRAFT, Draft, drafted, saved
 from fernbell.server.formulas.schemas import (
+    FormulaIn,
     GaugeOut,
     LeftoverOut,
     ReadingOut,
     SheetOut,
 )
 from fernbell.server.kitchens.models import Member
-from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry.assemble import as_core
+from fernbell.server.rows.policy import rows
 
 
 def reading_of(member: Member, row: models.Formula) -> ReadingOut:
@@ -44,7 +44,7 @@ def reading_of(member: Member, row: models.Formula) -> ReadingOut:
     return reading_with(member, saved(member, row), str(row.pk))
 
 
-def what_if(member: Member, key: str, entry: dict[str, Any]) -> ReadingOut:
+def what_if(member: Member, key: str, entry: FormulaIn) -> ReadingOut:
     """What a formula would be, as it is drawn up and not yet saved."""
     return reading_with(member, drafted(member, entry), key)
 
@@ -104,7 +104,7 @@ def scaled(
 ) -> list[SheetOut]:
     """The formula's sheets for a finished mass, or for a volume with its air."""
     key = str(row.pk)
-    book = book_for(row.kitchen_id, [key])
+    book = book_for(member, [key])
     readings = read_formulas(book, [key])
     if mass_g is None:
         mass_g = factor_to_volume(readings[key], volume_ml or 0) * readings[key].finished_g

@@ -2,17 +2,20 @@
 
 import json
 from collections.abc import Iterable
+from datetime import date
 from functools import lru_cache
 from typing import Any
 from uuid import UUID
 
 from django.db import connection
+from django.utils import timezone
 from pydantic import TypeAdapter
 
 from fernbell.core.formulas import Book, Formula, Line, Losses, Wait, WaitKind, settled
 from fernbell.core.pantry import Ingredient, MakeUp
 from fernbell.server.formulas.lines import PLAIN, line_of
 from fernbell.server.pantry.assemble import ingredient_of
+from fernbell.server.rows.policy import Keeper
 
 # Every formula reachable from the ones asked for, one row a line; one query however deep.
 # Make-ups only where they are asked for or something is cooked until a sign: a dessert is solved
@@ -49,13 +52,27 @@ _INGREDIENT = _LINE + len(PLAIN) + 1
 _ALTITUDE = _INGREDIENT + 8
 
 
-def book_for(kitchen: UUID, formulas: Iterable[str], *, whole: bool = False) -> Book:
-    """The formulas asked for, everything nested in them, and their ingredients. One query.
+def book_for(member: Keeper, formulas: Iterable[str], *, whole: bool = False) -> Book:
+    """The formulas asked for, everything nested in them, and their ingredients.
 
     What is cooked until a sign is settled at the kitchen's altitude. `whole` brings all the
-    pantry knows of the ingredients; else only what a sheet asks.
+    pantry knows of the ingredients; else only what a sheet asks. One query, none where it was
+    read before at the same version of the kitchen.
     """
-    keys = list(formulas)
+    keys, kitchen = frozenset(formulas), member.kitchen
+    if kitchen.written:
+        return _read(member.kitchen_id, keys, whole=whole)
+    return _kept(member.kitchen_id, kitchen.version, keys, whole, timezone.localdate())
+
+
+# While a dessert is drawn its book is asked for at every move. Prices are those of the day.
+@lru_cache(maxsize=128)
+def _kept(kitchen: UUID, version: int, keys: frozenset[str], whole: bool, today: date) -> Book:
+    del version, today
+    return _read(kitchen, keys, whole=whole)
+
+
+def _read(kitchen: UUID, keys: frozenset[str], *, whole: bool) -> Book:
     with connection.cursor() as cursor:
         asked = [kitchen, [UUID(key) for key in keys], *[whole] * 5]
         cursor.execute(_BOOK_SQL, asked)

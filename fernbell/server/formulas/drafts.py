@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from typing import Any, Self
+from typing import Self
 
 from pydantic import TypeAdapter
 
@@ -23,13 +23,14 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.pantry import Ingredient
 from fernbell.server.formulas import models
-from fernbell.server.formulas.books import book_for, losses_of
+from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.lines import line_of
+from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.kitchens.models import Member
-from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry.assemble import as_core
 from fernbell.server.problems import Invalid
+from fernbell.server.rows.policy import rows
 
 DRAFT = "draft"
 """Key of what is read without being a row, or not as the row is now."""
@@ -47,11 +48,13 @@ class Draft:
     job: str
 
     @classmethod
-    def of(cls, member: Member, book: Book, key: str, *, kind: str, method: Any, job: str) -> Self:
+    def of(
+        cls, member: Member, book: Book, key: str, kind: str, steps: tuple[Step, ...], job: str
+    ) -> Self:
         """A formula of a settled book, where the member's kitchen stands."""
         kitchen = member.kitchen
         lines = lines_of(book, key, altitude_m=kitchen.altitude_m, currency=kitchen.currency)
-        return cls(lines, kind, _STEPS.validate_python(method), job)
+        return cls(lines, kind, steps, job)
 
     @property
     def job_set(self) -> Job | None:
@@ -91,28 +94,30 @@ class Draft:
         return (self.job_set.dial.figure,) if self.job_set else ()
 
 
-def drafted(member: Member, then: dict[str, Any]) -> Draft:
+def drafted(member: Member, entry: FormulaIn) -> Draft:
     """An entry, saved or not, read with the pantry and the nested formulas as they are today."""
-    lines = tuple(map(line_of, then["lines"]))
-    nested = book_for(
-        member.kitchen_id, {line.formula for line in lines if line.formula}, whole=True
-    )
+    lines = tuple(line_of(dict(line)) for line in entry.lines)
+    nested = book_for(member, {line.formula for line in lines if line.formula}, whole=True)
     own = rows(member, pantry.Ingredient).filter(pk__in={line.ingredient for line in lines})
     formula = Formula(
         DRAFT,
-        then["name"],
+        entry.name,
         lines,
-        tuple(then["base_lines"]),
-        losses_of(then["losses"]),
-        gas_kept=then["gas_kept"],
-        whole_eggs=then.get("whole_eggs", False),
-        measured_density_g_ml=then["measured_density_g_ml"],
-        kind=then["kind"],
+        tuple(entry.base_lines),
+        entry.losses,
+        gas_kept=entry.gas_kept,
+        whole_eggs=entry.whole_eggs,
+        measured_density_g_ml=entry.measured_density_g_ml,
+        kind=entry.kind,
     )
     known = {ingredient.key: ingredient for ingredient in (*nested.ingredients, *map(as_core, own))}
     book = drawn_up(member, tuple(known.values()), (*nested.formulas, formula))
-    told = {"kind": then["kind"], "method": then["method"], "job": then.get("job", "")}
-    return Draft.of(member, book, DRAFT, **told)
+    return Draft.of(member, book, DRAFT, entry.kind, steps_of(entry), entry.job)
+
+
+def steps_of(entry: FormulaIn) -> tuple[Step, ...]:
+    """The method of an entry as core has it."""
+    return _STEPS.validate_python([step.model_dump() for step in entry.method])
 
 
 def drawn_up(
@@ -125,5 +130,6 @@ def drawn_up(
 def saved(member: Member, row: models.Formula) -> Draft:
     """A formula as it is saved."""
     key = str(row.pk)
-    book = book_for(row.kitchen_id, [key], whole=True)
-    return Draft.of(member, book, key, kind=row.kind, method=row.method, job=row.job)
+    book = book_for(member, [key], whole=True)
+    steps = _STEPS.validate_python(row.method)
+    return Draft.of(member, book, key, row.kind, steps, row.job)

@@ -3,9 +3,9 @@
 from fernbell.core.errors import CoreError
 from fernbell.core.measures import Pasted, System, read_list
 from fernbell.core.pantry.naming import Understood, of_amount, refused, understand
+from fernbell.server.formulas.names import ReadLine, as_read, names_of, weighed_by
 from fernbell.server.formulas.schemas import PastedIn, TypedLine
 from fernbell.server.kitchens.models import Member
-from fernbell.server.names import ReadLine, as_read, names_of, weighed_by
 
 
 class PastedLine(ReadLine):

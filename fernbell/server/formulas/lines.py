@@ -13,7 +13,8 @@ PLAIN = ("key", "mass_g", "overrun_percent", "stage", "strained", "note")
 def line_of(told: Mapping[str, Any]) -> Line:
     """A line of an entry; older revisions say less."""
     plain = {name: told[name] for name in PLAIN if name in told}
-    return Line(ingredient=told["ingredient"], formula=told["formula"], **plain)
+    ingredient, formula = (str(told[of]) if told[of] else None for of in ("ingredient", "formula"))
+    return Line(ingredient=ingredient, formula=formula, **plain)
 
 
 def as_json(line: Line | FormulaLine) -> dict[str, Any]:

@@ -4,8 +4,8 @@ from typing import ClassVar
 
 from django.db import models
 
-from fernbell.server.kitchens.models import Row
 from fernbell.server.pantry.models import Ingredient
+from fernbell.server.rows.models import Row
 
 
 class Formula(Row):

@@ -12,14 +12,16 @@ from pydantic import StringConstraints
 from fernbell.core.formulas import Comparison, compare
 from fernbell.core.working import figure_text
 from fernbell.server.formulas.drafts import drafted
-from fernbell.server.formulas.models import Formula as Row
-from fernbell.server.formulas.schemas import FormulaOut
-from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Shelf, Snapshot
-from fernbell.server.kitchens.models import Change, Member
-from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.schemas import Entry
+from fernbell.server.formulas.models import Formula
+from fernbell.server.formulas.rows import FORMULA
+from fernbell.server.formulas.schemas import FormulaIn, FormulaOut
+from fernbell.server.kitchens.models import Member
 from fernbell.server.pantry.models import Ingredient
+from fernbell.server.rows import actions, history
+from fernbell.server.rows.models import Change
+from fernbell.server.rows.policy import Act, require, rows
+from fernbell.server.rows.schemas import Entry
+from fernbell.server.rows.shelf import find
 
 MOST_SHOWN = 60
 
@@ -49,58 +51,63 @@ class RestoreIn(Entry):
     revision: int
 
 
-def add_revisions(router: Router, shelf: Shelf) -> None:
-    """The routes of the revisions of formulas."""
+router = Router(tags=["formula"])
 
-    @router.get(
-        "/{uuid:row_id}/revisions", response=list[RevisionOut], operation_id="list_revisions"
+
+@router.get("/{uuid:row_id}/revisions", response=list[RevisionOut], operation_id="list_revisions")
+def list_revisions(request: HttpRequest, row_id: UUID) -> Any:
+    """Revisions of a formula, the newest first."""
+    require(request.auth, Act.READ)
+    found = list(history.revisions(request.auth, FORMULA, row_id)[:MOST_SHOWN])
+    names = _names(request.auth, found)
+    return [_revision(one, names) for one in found]
+
+
+@router.put(
+    "/{uuid:row_id}/revisions/{int:revision}",
+    response=RevisionOut,
+    operation_id="mark_revision",
+)
+def mark_revision(request: HttpRequest, row_id: UUID, revision: int, data: RevisionIn) -> Any:
+    """Name a revision, and say whether it made a good batch."""
+    one = history.mark(request.auth, FORMULA, row_id, revision, data.name, good=data.good)
+    return _revision(one, _names(request.auth, [one]))
+
+
+@router.post(
+    "/{uuid:row_id}/revisions/{int:revision}/restore",
+    response=FormulaOut,
+    operation_id="restore_revision",
+)
+def restore_revision(request: HttpRequest, row_id: UUID, revision: int, data: RestoreIn) -> Any:
+    """Bring a revision back as the newest."""
+    require(request.auth, Act.WRITE)
+    row = find(request.auth, FORMULA, row_id)
+    then = _entry(request.auth, row, revision)
+    return actions.change(request.auth, FORMULA, row_id, data.revision, then)
+
+
+@router.get("/{uuid:row_id}/compare", response=Comparison, operation_id="compare_revisions")
+def compare_revisions(
+    request: HttpRequest,
+    row_id: UUID,
+    before: Annotated[int, Query(ge=1)],
+    after: Annotated[int, Query(ge=1)],
+) -> Any:
+    """Two revisions side by side, read with the pantry of today."""
+    require(request.auth, Act.READ)
+    row = find(request.auth, FORMULA, row_id)
+    states = (
+        drafted(request.auth, _entry(request.auth, row, one)).character() for one in (before, after)
     )
-    def list_revisions(request: HttpRequest, row_id: UUID) -> Any:
-        require(request.auth, Act.READ)
-        found = list(actions.revisions(request.auth, shelf, row_id)[:MOST_SHOWN])
-        names = _names(request.auth, found)
-        return [_revision(one, names) for one in found]
-
-    @router.put(
-        "/{uuid:row_id}/revisions/{int:revision}",
-        response=RevisionOut,
-        operation_id="mark_revision",
-    )
-    def mark_revision(request: HttpRequest, row_id: UUID, revision: int, data: RevisionIn) -> Any:
-        one = actions.mark(request.auth, shelf, row_id, revision, data.name, good=data.good)
-        return _revision(one, _names(request.auth, [one]))
-
-    @router.post(
-        "/{uuid:row_id}/revisions/{int:revision}/restore",
-        response=FormulaOut,
-        operation_id="restore_revision",
-    )
-    def restore_revision(request: HttpRequest, row_id: UUID, revision: int, data: RestoreIn) -> Any:
-        require(request.auth, Act.WRITE)
-        row = actions.find(request.auth, shelf, row_id)
-        then = shelf.entry(**_snapshot(request.auth, shelf, row, revision))
-        return actions.change(request.auth, shelf, row_id, data.revision, then)
-
-    @router.get("/{uuid:row_id}/compare", response=Comparison, operation_id="compare_revisions")
-    def compare_revisions(
-        request: HttpRequest,
-        row_id: UUID,
-        before: Annotated[int, Query(ge=1)],
-        after: Annotated[int, Query(ge=1)],
-    ) -> Any:
-        require(request.auth, Act.READ)
-        row = actions.find(request.auth, shelf, row_id)
-        states = (
-            drafted(request.auth, _snapshot(request.auth, shelf, row, one)).character()
-            for one in (before, after)
-        )
-        return compare(*states)
+    return compare(*states)
 
 
-def _snapshot(member: Member, shelf: Shelf, row: Any, revision: int) -> Snapshot:
+def _entry(member: Member, row: Formula, revision: int) -> FormulaIn:
     """A revision as an entry; fields that formulas no longer have are left out."""
-    then = actions.snapshot_at(member, shelf, row, revision)
-    return {field: value for field, value in then.items() if field in shelf.entry.model_fields}
+    then = history.snapshot_at(member, FORMULA, row, revision)
+    fields = {field: value for field, value in then.items() if field in FormulaIn.model_fields}
+    return FormulaIn.model_validate(fields)
 
 
 def _revision(one: Change, names: dict[str, str]) -> dict[str, Any]:
@@ -121,7 +128,7 @@ def _names(member: Member, changes: Iterable[Change]) -> dict[str, str]:
         line for change in changes for side in change.fields.get("lines", ()) for line in side or ()
     ]
     found = {}
-    for model, field in ((Ingredient, "ingredient"), (Row, "formula")):
+    for model, field in ((Ingredient, "ingredient"), (Formula, "formula")):
         keys = {line[field] for line in lines if line[field]}
         found |= {
             str(pk): name

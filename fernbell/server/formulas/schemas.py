@@ -26,7 +26,7 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.pantry import EggPart, InMeasures
 from fernbell.core.working import Working
-from fernbell.server.kitchens.schemas import Entry, Key, Name, RowOut, Text
+from fernbell.server.rows.schemas import Entry, Key, Name, RowOut, Text
 
 MOST_LINES = 300
 

@@ -1,7 +1,6 @@
 """Formulas set for their job, fitted and swapped: from rows to core and back."""
 
 from dataclasses import asdict
-from typing import Any
 from uuid import UUID
 
 from fernbell.core.errors import MissingDensity
@@ -50,9 +49,9 @@ from fernbell.server.formulas.setting_schemas import (
     WishIn,
 )
 from fernbell.server.kitchens.models import Member
-from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry.assemble import as_core
+from fernbell.server.rows.policy import rows
 
 
 def vocabulary() -> VocabularyOut:
@@ -128,8 +127,7 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     made = propose(family, job, wish, shelf, member.kitchen.altitude_m)
     entry = _entry(family, made, asked.job)
     book = drawn_up(member, shelf, (made.formula,))
-    method = entry.model_dump(mode="json")["method"]
-    draft = Draft.of(member, book, DRAFT, kind=entry.kind, method=method, job=entry.job)
+    draft = Draft.of(member, book, DRAFT, entry.kind, made.steps, entry.job)
     return ProposalOut(
         entry=entry,
         names={line.key: book.line_name(line) for line in made.formula.lines},
@@ -160,7 +158,7 @@ def _entry(family: Family, made: Proposal, job: str) -> FormulaIn:
     )
 
 
-def turn_dial(member: Member, key: str, entry: dict[str, Any], value: float) -> TurnOut:
+def turn_dial(member: Member, key: str, entry: FormulaIn, value: float) -> TurnOut:
     """Turn the dial of a formula as it is drawn up; nothing is saved."""
     draft = drafted(member, entry)
     turned = weighable(draft.lines, turn(draft.dial, draft.lines, value))
@@ -176,13 +174,13 @@ def drips_of(
 ) -> Drips:
     """Drips of a formula down a round cake."""
     key = str(row.pk)
-    density = read_formulas(book_for(member.kitchen_id, [key]), [key])[key].density_g_ml
+    density = read_formulas(book_for(member, [key]), [key])[key].density_g_ml
     if density is None:
         raise MissingDensity(row.name)
     return drips(diameter_mm, length_mm, density, spacing_mm)
 
 
-def others_of(member: Member, entry: dict[str, Any]) -> tuple[OtherChocolate, ...]:
+def others_of(member: Member, entry: FormulaIn) -> tuple[OtherChocolate, ...]:
     """The same job with every chocolate of the kitchen."""
     draft = drafted(member, entry)
     return other_chocolates(draft.dial, draft.lines, pantry_of(member))

@@ -8,7 +8,8 @@ from ninja import Router
 
 from fernbell.core.families import SPACING_MM, OtherChocolate
 from fernbell.server.formulas import setting, weighing
-from fernbell.server.formulas.api import FORMULA, draft
+from fernbell.server.formulas.api import draft
+from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
     DripsOut,
@@ -22,8 +23,8 @@ from fernbell.server.formulas.setting_schemas import (
     VocabularyOut,
     WishIn,
 )
-from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.policy import Act, require
+from fernbell.server.rows.policy import Act, require
+from fernbell.server.rows.shelf import find
 
 router = Router()
 
@@ -75,7 +76,7 @@ def count_drips(
 ) -> Any:
     """Drips of a saved formula down a round cake: how many, and what they weigh."""
     require(request.auth, Act.READ)
-    row = actions.find(request.auth, FORMULA, row_id)
+    row = find(request.auth, FORMULA, row_id)
     return setting.drips_of(request.auth, row, diameter_mm, length_mm, spacing_mm)
 
 

@@ -21,7 +21,7 @@ from fernbell.core.fitting import (
 from fernbell.core.formulas import FIGURES, Figure, Losses
 from fernbell.core.working import Working
 from fernbell.server.formulas.schemas import FormulaIn, ReadingOut
-from fernbell.server.kitchens.schemas import Entry, Key
+from fernbell.server.rows.schemas import Entry, Key
 
 MOST_DEMANDS = 40
 

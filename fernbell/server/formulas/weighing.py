@@ -1,7 +1,6 @@
 """Fits and swaps of a draft, from rows to core and back."""
 
 from collections.abc import Iterator
-from typing import Any
 from uuid import UUID
 
 from fernbell.core.families import SWAP_MOVED, swap
@@ -9,6 +8,7 @@ from fernbell.core.fitting import FIT_SOURCE, MOVED, fit
 from fernbell.core.formulas import Gauge, moved
 from fernbell.core.working import Working
 from fernbell.server.formulas.drafts import drafted
+from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import (
     AskedOut,
     DemandIn,
@@ -20,15 +20,15 @@ from fernbell.server.formulas.setting_schemas import (
     SwapOut,
 )
 from fernbell.server.kitchens.models import Member
-from fernbell.server.kitchens.policy import rows
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry.assemble import as_core
 from fernbell.server.problems import Invalid
+from fernbell.server.rows.policy import rows
 
 Gauges = tuple[Gauge, ...]
 
 
-def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) -> FitOut:
+def fit_formula(member: Member, entry: FormulaIn, demands: list[DemandIn]) -> FitOut:
     """Fit a formula as it is drawn up to what is asked; nothing is saved."""
     draft = drafted(member, entry)
     dial = draft.dial.figure if any(demand.figure == "dial" for demand in demands) else None
@@ -67,7 +67,7 @@ def fit_formula(member: Member, entry: dict[str, Any], demands: list[DemandIn]) 
     )
 
 
-def swap_ingredient(member: Member, entry: dict[str, Any], old: UUID, new: UUID) -> SwapOut:
+def swap_ingredient(member: Member, entry: FormulaIn, old: UUID, new: UUID) -> SwapOut:
     """One ingredient for another in a formula as it is drawn up; nothing is saved."""
     comes = rows(member, pantry.Ingredient).filter(pk=new, archived_at=None).first()
     if comes is None:

@@ -1,4 +1,4 @@
-"""Routes for signing in, the first visit, and the members of a kitchen."""
+"""Routes for signing in and for the members of a kitchen."""
 
 from typing import Any
 
@@ -12,11 +12,9 @@ from ninja.throttling import AnonRateThrottle
 from fernbell.server.kitchens import staff
 from fernbell.server.kitchens.auth import VisitorAuth, current_member, enter_kitchen, sign_in
 from fernbell.server.kitchens.models import Member
-from fernbell.server.kitchens.policy import Act, require, rows
 from fernbell.server.kitchens.schemas import (
     DemoSignIn,
     EnterKitchen,
-    FirstChef,
     KitchenIn,
     MemberIn,
     MemberOut,
@@ -26,12 +24,14 @@ from fernbell.server.kitchens.schemas import (
     SignIn,
 )
 from fernbell.server.problems import Invalid, NotAllowed, NotThere
+from fernbell.server.rows.policy import Act, require, rows
 
 session_router = Router(tags=["session"], auth=VisitorAuth())
 member_router = Router(tags=["members"])
 
 
-def _standing(request: HttpRequest) -> dict[str, Any]:
+def standing(request: HttpRequest) -> dict[str, Any]:
+    """Where a visitor stands."""
     member = current_member(request)
     return {
         "person": staff.person(member) if member else None,
@@ -44,7 +44,7 @@ def _standing(request: HttpRequest) -> dict[str, Any]:
 def read_session(request: HttpRequest) -> Any:
     """Who is asking; also hands out the token that every change must carry."""
     get_token(request)
-    return _standing(request)
+    return standing(request)
 
 
 @session_router.post(
@@ -55,7 +55,7 @@ def start_session(request: HttpRequest, data: SignIn) -> Any:
     user = authenticate(request, username=data.username, password=data.password)
     if user is None or sign_in(request, user) is None:
         raise Invalid.field("password", "Name and password do not belong together.")
-    return _standing(request)
+    return standing(request)
 
 
 @session_router.post("/demo", response=SessionOut, operation_id="sign_in_demo")
@@ -67,25 +67,19 @@ def start_demo_session(request: HttpRequest, data: DemoSignIn) -> Any:
     if user is None:
         raise Invalid.field("username", "There is no such person in the demo kitchen.")
     sign_in(request, user)
-    return _standing(request)
-
-
-@session_router.post("/first-chef", response={201: SessionOut}, operation_id="first_chef")
-def first_chef(request: HttpRequest, data: FirstChef) -> Any:
-    """Found the first kitchen; refused as soon as there is one."""
-    sign_in(request, staff.found_kitchen(data))
-    return Status(201, _standing(request))
+    return standing(request)
 
 
 @session_router.put("/kitchen", response=SessionOut, operation_id="enter_kitchen")
 def change_kitchen(request: HttpRequest, data: EnterKitchen) -> Any:
     """Go on in another of one's kitchens."""
     here = current_member(request)
-    there = here and Member.objects.filter(user=here.user, kitchen_id=data.kitchen).first()
+    mine = Member.objects.filter(user=here.user).select_related("user", "kitchen") if here else None
+    there = mine and mine.filter(kitchen_id=data.kitchen).first()
     if not there:
         raise NotThere("You are no member of that kitchen.")
     enter_kitchen(request, there)
-    return _standing(request)
+    return standing(request)
 
 
 @member_router.put("/me/preferences", response=SessionOut, operation_id="prefer")
@@ -93,14 +87,14 @@ def change_preferences(request: HttpRequest, data: Preferences) -> Any:
     """Whose cups, °F or °C, inches or millimetres, for oneself."""
     require(request.auth, Act.READ)
     staff.prefer(request.auth, data)
-    return _standing(request)
+    return standing(request)
 
 
 @member_router.put("/kitchen", response=SessionOut, operation_id="describe_kitchen")
 def change_kitchen_facts(request: HttpRequest, data: KitchenIn) -> Any:
     """The kitchen's altitude and currency."""
     staff.describe_kitchen(request.auth, data)
-    return _standing(request)
+    return standing(request)
 
 
 @session_router.delete("", response={204: None}, operation_id="sign_out")

@@ -1,14 +1,13 @@
 """Who is asking: a member of a kitchen by session, or any visitor. Both pass the CSRF check."""
 
 from django.conf import settings
-from django.contrib.auth import login
-from django.contrib.auth.models import AbstractBaseUser
+from django.contrib.auth import HASH_SESSION_KEY, login
+from django.contrib.auth.models import User
 from django.http import HttpRequest
+from django.utils.crypto import constant_time_compare
 from ninja.security import APIKeyCookie
 
 from fernbell.server.kitchens.models import Member
-
-_KITCHEN = "kitchen"
 
 
 class MemberAuth(APIKeyCookie):
@@ -32,29 +31,29 @@ class VisitorAuth(APIKeyCookie):
 
 
 def current_member(request: HttpRequest) -> Member | None:
-    """The member this session is signed in as, in the kitchen it has chosen."""
-    if not request.user.is_authenticated:
+    """The member this session is signed in as, in the kitchen it has chosen. One query.
+
+    A session from before the password was changed is nobody's.
+    """
+    signed = request.session.get(HASH_SESSION_KEY, "")
+    member = request.session.member
+    if member is None or not constant_time_compare(signed, member.user.get_session_auth_hash()):
         return None
-    found = Member.objects.filter(
-        user_id=request.user.pk, kitchen_id=request.session.get(_KITCHEN)
-    ).select_related("kitchen")
-    member = found.first()
-    if member:
-        member.user = request.user
     return member
 
 
-def sign_in(request: HttpRequest, user: AbstractBaseUser) -> Member | None:
+def sign_in(request: HttpRequest, user: User) -> Member | None:
     """Start a session in the user's first kitchen; None if there is none."""
     member = (
         Member.objects.filter(user=user).select_related("kitchen", "user").order_by("pk").first()
     )
     if member:
+        request.session.clear_expired()
         login(request, user, backend="django.contrib.auth.backends.ModelBackend")
-        request.session[_KITCHEN] = str(member.kitchen_id)
+        request.session.belong_to(member)
     return member
 
 
 def enter_kitchen(request: HttpRequest, member: Member) -> None:
     """Go on in another of one's kitchens."""
-    request.session[_KITCHEN] = str(member.kitchen_id)
+    request.session.belong_to(member)

@@ -1,19 +1,13 @@
-"""Kitchens, their members, and what every row of a kitchen has in common."""
+"""Kitchens and their members."""
 
 import uuid
-from typing import ClassVar
+from typing import Any, ClassVar
 
 from django.conf import settings
-from django.db import models
-from django.db.models.functions import Lower
+from django.contrib.sessions.base_session import AbstractBaseSession, BaseSessionManager
+from django.db import connection, models
 
-
-class Role(models.TextChoices):
-    """What a member is in the kitchen."""
-
-    CHEF = "chef"
-    COOK = "cook"
-    APPRENTICE = "apprentice"
+from fernbell.server.rows.policy import Role
 
 
 class Kitchen(models.Model):
@@ -23,9 +17,27 @@ class Kitchen(models.Model):
     name = models.CharField(max_length=120)
     altitude_m = models.FloatField(default=0.0)
     currency = models.CharField(max_length=3, default="EUR")
+    version = models.PositiveBigIntegerField(default=1)
+
+    written = False
+    """Whether something of it was changed in this request, and `version` may yet be undone."""
 
     def __str__(self) -> str:
         return self.name
+
+    def raise_version(self) -> None:
+        """Say that something of it changes, first of all in the transaction that does.
+
+        Whatever writes in a kitchen waits here for whoever writes in it already, so that no
+        two writes wait for each other's rows.
+        """
+        with connection.cursor() as cursor:
+            cursor.execute(
+                "UPDATE kitchens_kitchen SET version = version + 1 WHERE id = %s RETURNING version",
+                [self.pk],
+            )
+            (self.version,) = cursor.fetchone()
+        self.written = True
 
 
 class Member(models.Model):
@@ -49,61 +61,24 @@ class Member(models.Model):
         return f"{self.user} ({self.role})"
 
 
-class Row(models.Model):
-    """What every row of a kitchen has: owner, name, revision, and who touched it last."""
+class VisitManager(BaseSessionManager):
+    """Sessions with all that tells who is asking."""
 
-    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
-    kitchen = models.ForeignKey(Kitchen, on_delete=models.CASCADE)
-    name = models.CharField(max_length=120)
-    revision = models.PositiveIntegerField(default=1)
-    archived_at = models.DateTimeField(null=True)
-    changed_at = models.DateTimeField(auto_now=True)
-    changed_by = models.ForeignKey(
-        settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+"
-    )
-
-    class Meta:
-        abstract = True
-        ordering: ClassVar = ["name", "id"]
-        constraints: ClassVar = [
-            models.UniqueConstraint(
-                "kitchen",
-                Lower("name"),
-                condition=models.Q(archived_at=None),
-                name="%(class)s_name_once",
-            )
-        ]
-
-    def __str__(self) -> str:
-        return self.name
-
-    def users(self) -> set[str]:
-        """Names of what uses this row and keeps it from being archived."""
-        return set()
+    def get_queryset(self) -> models.QuerySet["Visit"]:
+        """Member, person and kitchen along."""
+        return super().get_queryset().select_related("member__user", "member__kitchen")
 
 
-class Change(models.Model):
-    """Who changed what and when; `fields` holds [before, after] of every field that differs.
+class Visit(AbstractBaseSession):
+    """A session: signed in as a member, or nobody yet."""
 
-    A revision may be given a `name`, and marked as one that made a `good` batch.
-    """
+    member = models.ForeignKey(Member, null=True, on_delete=models.CASCADE)
 
-    kitchen = models.ForeignKey(Kitchen, on_delete=models.CASCADE)
-    user = models.ForeignKey(
-        settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+"
-    )
-    at = models.DateTimeField(auto_now_add=True)
-    kind = models.CharField(max_length=20)
-    row = models.UUIDField()
-    revision = models.PositiveIntegerField()
-    action = models.CharField(max_length=12)
-    fields = models.JSONField(default=dict)
-    name = models.CharField(max_length=80, blank=True)
-    good = models.BooleanField(default=False)
+    objects = VisitManager()
 
-    class Meta:
-        ordering: ClassVar = ["-at", "-id"]
-        indexes: ClassVar = [models.Index(fields=["kitchen", "kind", "row", "-at"])]
+    @classmethod
+    def get_session_store_class(cls) -> Any:
+        """How it is read and written."""
+        from fernbell.server.kitchens.sessions import SessionStore
 
-    def __str__(self) -> str:
-        return f"{self.action} {self.kind} {self.row}"
+        return SessionStore

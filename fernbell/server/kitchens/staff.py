@@ -1,20 +1,19 @@
-"""People and kitchens: founding one, adding, changing and removing members."""
+"""People of a kitchen: adding, changing and removing members; where the kitchen stands."""
 
 from typing import Any
 
 from django.contrib.auth.models import User
 from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
-from django.db import connection, transaction
+from django.db import transaction
 
-from fernbell.server.kitchens.models import Change, Kitchen, Member, Role
-from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.schemas import FirstChef, KitchenIn, MemberIn, Preferences
-from fernbell.server.kitchens.starter import stock
-from fernbell.server.problems import Invalid, NotAllowed, NotThere
+from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.schemas import KitchenIn, MemberIn, Preferences
+from fernbell.server.problems import Invalid, NotThere
+from fernbell.server.rows.history import note_kitchen
+from fernbell.server.rows.policy import Act, Role, begin, rows
 
 DEMO_PREFIX = "demo-"
-_FOUNDING_LOCK = 20_15
 
 
 def is_first_visit() -> bool:
@@ -66,61 +65,41 @@ def demo_user(username: str) -> User | None:
 
 
 @transaction.atomic
-def found_kitchen(data: FirstChef) -> User:
-    """The first kitchen and its chef; one wins if two try at once."""
-    with connection.cursor() as cursor:
-        cursor.execute("SELECT pg_advisory_xact_lock(%s)", [_FOUNDING_LOCK])
-    if not is_first_visit():
-        raise NotAllowed("There is a kitchen already: ask its chef to add you.")
-    user = _new_user(data.username, data.name, data.password)
-    kitchen = Kitchen.objects.create(name=data.kitchen)
-    member = Member.objects.create(kitchen=kitchen, user=user, role=Role.CHEF)
-    if data.starter:
-        stock(member)
-    return user
-
-
-@transaction.atomic
 def prefer(member: Member, data: Preferences) -> None:
     """How the member reads figures from now on."""
-    Member.objects.filter(pk=member.pk).update(
-        measures=data.measures.value, fahrenheit=data.fahrenheit, inches=data.inches
-    )
+    begin(member, Act.READ)
+    member.measures = data.measures.value
+    member.fahrenheit, member.inches = data.fahrenheit, data.inches
+    member.save(update_fields=["measures", "fahrenheit", "inches"])
 
 
 @transaction.atomic
 def describe_kitchen(by: Member, data: KitchenIn) -> None:
     """Where the kitchen stands and what it pays in."""
-    require(by, Act.STAFF)
-    row = Kitchen.objects.select_for_update().get(pk=by.kitchen_id)
-    facts = data.model_dump()
-    moved = {
-        key: [getattr(row, key), now] for key, now in facts.items() if getattr(row, key) != now
-    }
-    Kitchen.objects.filter(pk=row.pk).update(**facts)
-    Change.objects.create(
-        kitchen=row,
-        user=by.user,
-        kind="kitchen",
-        row=row.pk,
-        revision=0,
-        action="changed",
-        fields=moved,
-    )
+    begin(by, Act.STAFF)
+    facts, kitchen = data.model_dump(), by.kitchen
+    kitchen.refresh_from_db(fields=list(facts))
+    moved = {}
+    for fact, now in facts.items():
+        if getattr(kitchen, fact) != now:
+            moved[fact] = [getattr(kitchen, fact), now]
+            setattr(kitchen, fact, now)
+    kitchen.save(update_fields=list(facts))
+    note_kitchen(by, moved)
 
 
 @transaction.atomic
 def add_member(by: Member, data: MemberIn) -> Member:
     """A new person in the kitchen."""
-    require(by, Act.STAFF)
-    user = _new_user(data.username, data.name, data.password)
+    begin(by, Act.STAFF)
+    user = new_user(data.username, data.name, data.password)
     return Member.objects.create(kitchen_id=by.kitchen_id, user=user, role=data.role)
 
 
 @transaction.atomic
 def change_role(by: Member, member_id: int, role: Role) -> Member:
     """Another role; the last chef stays chef."""
-    require(by, Act.STAFF)
+    begin(by, Act.STAFF)
     member = _member(by, member_id)
     if role != Role.CHEF:
         _keep_a_chef(by, member)
@@ -132,26 +111,27 @@ def change_role(by: Member, member_id: int, role: Role) -> Member:
 @transaction.atomic
 def remove_member(by: Member, member_id: int) -> None:
     """Out of the kitchen; the last chef stays."""
-    require(by, Act.STAFF)
+    begin(by, Act.STAFF)
     member = _member(by, member_id)
     _keep_a_chef(by, member)
     member.delete()
 
 
 def _member(by: Member, member_id: int) -> Member:
-    member = rows(by, Member).select_for_update().filter(pk=member_id).first()
+    member = rows(by, Member).filter(pk=member_id).first()
     if member is None:
         raise NotThere("There is no such member in this kitchen.")
     return member
 
 
 def _keep_a_chef(by: Member, member: Member) -> None:
-    chefs = rows(by, Member).select_for_update().filter(role=Role.CHEF)
+    chefs = rows(by, Member).filter(role=Role.CHEF)
     if member.role == Role.CHEF and len(chefs) == 1:
         raise Invalid.field("role", "The kitchen needs a chef: make somebody else chef first.")
 
 
-def _new_user(username: str, name: str, password: str) -> User:
+def new_user(username: str, name: str, password: str) -> User:
+    """Somebody who can sign in; refused where the name is taken or the password weak."""
     if User.objects.filter(username__iexact=username).exists():
         raise Invalid.field("username", "This name to sign in with is taken.")
     first, _, last = name.partition(" ")

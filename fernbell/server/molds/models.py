@@ -2,7 +2,7 @@
 
 from django.db import models
 
-from fernbell.server.kitchens.models import Row
+from fernbell.server.rows.models import Row
 
 
 class Mold(Row):

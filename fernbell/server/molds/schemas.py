@@ -7,7 +7,7 @@ from pydantic import Field, TypeAdapter, model_validator
 
 from fernbell.core.molds import FORMS, Mold, outline, trued, water_working
 from fernbell.core.working import Working
-from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
+from fernbell.server.rows.schemas import Entry, Name, RowOut, Text
 
 Shape = Annotated[Union[FORMS], Field(discriminator="form")]  # noqa: UP007 - made of a list
 SHAPE: TypeAdapter[Mold] = TypeAdapter(Shape)

@@ -4,7 +4,8 @@ from typing import ClassVar
 
 from django.db import models
 
-from fernbell.server.kitchens.models import Kitchen, Row
+from fernbell.server.kitchens.models import Kitchen
+from fernbell.server.rows.models import Row
 
 MOST_OTHER_NAMES = 40
 

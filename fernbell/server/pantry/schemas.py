@@ -19,10 +19,10 @@ from fernbell.core.pantry import (
     Status,
     check_allergens,
 )
-from fernbell.server.kitchens.schemas import Entry, Name, RowOut, Text
 from fernbell.server.pantry import usual
 from fernbell.server.pantry.assemble import price_today
 from fernbell.server.pantry.models import MOST_OTHER_NAMES
+from fernbell.server.rows.schemas import Entry, Name, RowOut, Text
 
 OtherNameText = Annotated[
     str, StringConstraints(strip_whitespace=True, min_length=1, max_length=80)

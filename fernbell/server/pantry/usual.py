@@ -6,12 +6,13 @@ from django.db import transaction
 from django.db.models import F
 
 from fernbell.core.measures import name_key, words_of
-from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Shelf
-from fernbell.server.kitchens.models import Change, Member
-from fernbell.server.kitchens.policy import Act, require, rows
+from fernbell.server.kitchens.models import Member
 from fernbell.server.pantry.models import MOST_OTHER_NAMES, Ingredient, Usual
 from fernbell.server.problems import Invalid
+from fernbell.server.rows import actions
+from fernbell.server.rows.history import note_kitchen
+from fernbell.server.rows.policy import Act, begin, rows
+from fernbell.server.rows.shelf import Shelf, find
 
 NAME = F("ingredient__name")
 
@@ -19,7 +20,7 @@ NAME = F("ingredient__name")
 @transaction.atomic
 def mean(member: Member, word: str, ingredient: UUID | None) -> None:
     """Let a bare word mean an ingredient of the kitchen, or nothing."""
-    require(member, Act.WRITE)
+    begin(member, Act.WRITE)
     plain = " ".join(words_of(word))
     if not plain:
         raise Invalid.field("word", "A word has letters.")
@@ -34,15 +35,7 @@ def mean(member: Member, word: str, ingredient: UUID | None) -> None:
     else:
         own.delete()
     moved = {plain: [before and str(before), ingredient and str(ingredient)]}
-    Change.objects.create(
-        kitchen_id=member.kitchen_id,
-        user=member.user,
-        kind="kitchen",
-        row=member.kitchen_id,
-        revision=0,
-        action="changed",
-        fields=moved,
-    )
+    note_kitchen(member, moved)
 
 
 def shared(row: Ingredient) -> dict[str, list[str]]:
@@ -59,7 +52,7 @@ def shared(row: Ingredient) -> dict[str, list[str]]:
 @transaction.atomic
 def remember(member: Member, shelf: Shelf, row_id: UUID, name: str) -> Ingredient:
     """Another name for an ingredient; refused where it is the name of something else."""
-    row = actions.find(member, shelf, row_id)
+    row = find(member, shelf, row_id)
     key = name_key(name)
     if not key:
         raise Invalid.field("name", "A name has letters.")

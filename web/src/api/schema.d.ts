@@ -448,7 +448,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Compare Revisions */
+        /**
+         * Compare Revisions
+         * @description Two revisions side by side, read with the pantry of today.
+         */
         get: operations["compare_revisions"];
         put?: never;
         post?: never;
@@ -596,7 +599,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** List Revisions */
+        /**
+         * List Revisions
+         * @description Revisions of a formula, the newest first.
+         */
         get: operations["list_revisions"];
         put?: never;
         post?: never;
@@ -614,7 +620,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Mark Revision */
+        /**
+         * Mark Revision
+         * @description Name a revision, and say whether it made a good batch.
+         */
         put: operations["mark_revision"];
         post?: never;
         delete?: never;
@@ -632,7 +641,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Restore Revision */
+        /**
+         * Restore Revision
+         * @description Bring a revision back as the newest.
+         */
         post: operations["restore_revision"];
         delete?: never;
         options?: never;

@@ -7,10 +7,10 @@ from django.db.models import Count
 from django.http import HttpRequest
 from ninja import Query, Router, Status
 
-from fernbell.server.kitchens import actions
-from fernbell.server.kitchens.actions import Shelf
-from fernbell.server.kitchens.policy import Act, require, rows
-from fernbell.server.kitchens.schemas import MOST_ROWS, ChangeOut, Page, Revised, RowOut
+from fernbell.server.rows import actions, history
+from fernbell.server.rows.policy import Act, require, rows
+from fernbell.server.rows.schemas import MOST_ROWS, ChangeOut, Page, Revised, RowOut
+from fernbell.server.rows.shelf import Shelf, find
 
 
 def routes_of(shelf: Shelf, brief: type[RowOut], full: type[RowOut]) -> Router:
@@ -43,12 +43,12 @@ def _reading(router: Router, shelf: Shelf, brief: type[RowOut], full: type[RowOu
     @router.get("/{uuid:row_id}", response=full, operation_id=route("read"))
     def read_row(request: HttpRequest, row_id: UUID) -> Any:
         require(request.auth, Act.READ)
-        return actions.find(request.auth, shelf, row_id)
+        return find(request.auth, shelf, row_id)
 
     @router.get("/{uuid:row_id}/history", response=list[ChangeOut], operation_id=route("history"))
     def row_history(request: HttpRequest, row_id: UUID) -> Any:
         require(request.auth, Act.READ)
-        return actions.history(request.auth, shelf, row_id)
+        return history.latest(request.auth, shelf, row_id)
 
 
 def _writing(router: Router, shelf: Shelf, full: type[RowOut]) -> None:

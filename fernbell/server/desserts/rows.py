@@ -1,0 +1,95 @@
+"""How desserts and stacks are written and remembered."""
+
+from dataclasses import asdict
+from typing import Any
+from uuid import UUID
+
+from fernbell.server.desserts import assemble
+from fernbell.server.desserts.models import Dessert, Stack
+from fernbell.server.desserts.schemas import PARTS, DessertIn, StackIn
+from fernbell.server.formulas.models import Formula
+from fernbell.server.molds.models import Mold
+from fernbell.server.molds.schemas import SHAPE
+from fernbell.server.problems import Invalid
+from fernbell.server.rows.models import Row
+from fernbell.server.rows.policy import Keeper, rows
+from fernbell.server.rows.shelf import Shelf, Snapshot
+
+
+def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
+    """Put an entry on a row; refuse molds and formulas that are not on the shelves."""
+    molds = molds_on_shelf(member, data)
+    used = known_formulas(member, "parts", data.parts)
+    for place, size in enumerate(data.sizes):
+        used |= known_formulas(member, f"sizes.{place}.parts", size.parts or [])
+    first, *_ = assemble.sized(data, molds)
+    row.name, row.mold, row.count, row.built = data.name, molds[data.mold], data.count, data.built
+    row.parts = assemble.parts_as_json(data.parts)
+    row.portions = assemble.portions_as_json(first.dessert.portions)
+    row.sizes = [size.model_dump(mode="json") for size in data.sizes]
+    row.save()
+    row.formulas.set(used)
+    row.also_in.set({size.mold for size in data.sizes})
+
+
+def molds_on_shelf(member: Keeper, entry: DessertIn) -> dict[UUID, Mold]:
+    """The molds an entry names, by key."""
+    named = list(assemble.molds_of(entry))
+    found = rows(member, Mold).filter(archived_at=None).in_bulk([key for _, key in named])
+    message = "This mold is not on your shelf."
+    errors = [{"field": field, "message": message} for field, key in named if key not in found]
+    if errors:
+        raise Invalid(message, errors)
+    return found
+
+
+def snapshot(row: Row) -> Snapshot:
+    """The row as an entry."""
+    fields = ("name", "built", "parts", "portions", "count", "sizes")
+    own = {field: getattr(row, field) for field in fields}
+    return own | {"mold": str(row.mold_id)}
+
+
+DESSERT = Shelf("dessert", Dessert, DessertIn, write, snapshot, related=("mold",))
+
+
+def known_formulas(member: Keeper, field: str, parts: list[Any]) -> set[UUID]:
+    """Keys of the formulas parts name; refuse those that are not on the kitchen's shelf."""
+    named = list(assemble.formulas_of(parts))
+    wanted = {UUID(key) for _, key in named if assemble.is_uuid(key)}
+    if not named:
+        return set()
+    on_shelf = set(
+        rows(member, Formula).filter(pk__in=wanted, archived_at=None).values_list("pk", flat=True)
+    )
+    message = "This formula is not on your shelf."
+    errors = [
+        {"field": f"{field}.{place}.formula", "message": message}
+        for place, key in named
+        if not (assemble.is_uuid(key) and UUID(key) in on_shelf)
+    ]
+    if errors:
+        raise Invalid(message, errors)
+    return on_shelf
+
+
+def write_stack(member: Keeper, row: Stack, data: StackIn) -> None:
+    """Put an entry on a row; refuse formulas that are not on the shelf."""
+    used = known_formulas(member, "parts", data.parts)
+    row.name, row.shape = data.name, asdict(data.shape)
+    row.parts = assemble.parts_as_json(data.parts)
+    row.save()
+    row.formulas.set(used)
+
+
+def snapshot_stack(row: Stack) -> Snapshot:
+    """The row as an entry."""
+    return {"name": row.name, "shape": row.shape, "parts": row.parts}
+
+
+STACK = Shelf("stack", Stack, StackIn, write_stack, snapshot_stack)
+
+
+def kept(row: Stack) -> tuple[list[Any], Any]:
+    """A stack's parts and the mold they stood in, as core values."""
+    return PARTS.validate_python(row.parts), SHAPE.validate_python(row.shape)

@@ -1,0 +1,86 @@
+"""How a formula is written and remembered."""
+
+from django.db.models import Exists, OuterRef, Prefetch, QuerySet, Subquery, Sum
+
+from fernbell.core.desserts import usual_kind
+from fernbell.core.formulas import FORMULA_SHOWS, color_of, flavor_by, refuse_circle
+from fernbell.server.formulas.books import book_for, losses_as_json
+from fernbell.server.formulas.lines import as_json, as_row
+from fernbell.server.formulas.models import Formula, FormulaLine
+from fernbell.server.formulas.schemas import FormulaIn, LineIn
+from fernbell.server.pantry.assemble import as_core
+from fernbell.server.pantry.models import Ingredient
+from fernbell.server.problems import Invalid
+from fernbell.server.rows.models import Row
+from fernbell.server.rows.policy import Keeper, rows
+from fernbell.server.rows.shelf import Shelf, Snapshot
+
+
+def write(member: Keeper, row: Formula, data: FormulaIn) -> None:
+    """Put an entry on a row and its lines; refuse a circle."""
+    known_lines(member, data.lines)
+    row.name, row.flavor = data.name, data.flavor
+    row.kind = data.kind or usual_kind(data.does)
+    row.base_lines = data.base_lines
+    row.losses = losses_as_json(data.losses)
+    row.gas_kept = data.gas_kept
+    row.measured_density_g_ml = data.measured_density_g_ml
+    row.method = [step.model_dump(mode="json") for step in data.method if step.text]
+    row.whole_eggs = data.whole_eggs
+    row.job = data.job
+    row.color = color_by(member, data.lines)
+    row.save()
+    row.lines.all().delete()
+    FormulaLine.objects.bulk_create(
+        as_row(row, place, line) for place, line in enumerate(data.lines)
+    )
+    if any(line.formula for line in data.lines):
+        key = str(row.pk)
+        refuse_circle(book_for(member, [key]), key)
+
+
+def color_by(member: Keeper, lines: list[LineIn]) -> str:
+    """The color of what the lines are mostly made of."""
+    of = {line.ingredient for line in lines} - {None}
+    own = {row.pk: color_of(as_core(row)) for row in rows(member, Ingredient).filter(pk__in=of)}
+    nested = rows(member, Formula).filter(pk__in={line.formula for line in lines} - {None})
+    own |= {row.pk: (row.flavor or row.color, FORMULA_SHOWS) for row in nested}
+    shown = ((*own.get(line.ingredient or line.formula, ("", 0.0)), line.mass_g) for line in lines)
+    return flavor_by(shown)
+
+
+def known_lines(member: Keeper, lines: list[LineIn]) -> None:
+    """Refuse ingredients and formulas that are not on this kitchen's shelves."""
+    for field, model in (("ingredient", Ingredient), ("formula", Formula)):
+        wanted = {getattr(line, field) for line in lines} - {None}
+        on_shelf = set(
+            rows(member, model).filter(pk__in=wanted, archived_at=None).values_list("pk", flat=True)
+        )
+        errors = [
+            {"field": f"lines.{place}.{field}", "message": f"This {field} is not on your shelf."}
+            for place, line in enumerate(lines)
+            if getattr(line, field) in wanted - on_shelf
+        ]
+        if errors:
+            raise Invalid(f"A line points at no {field} of this kitchen.", errors)
+
+
+def snapshot(row: Row) -> Snapshot:
+    """The row as an entry."""
+    lines = [as_json(line) for line in FormulaLine.objects.filter(formula_id=row.pk)]
+    fields = ("name", "kind", "flavor", "base_lines", "losses", "gas_kept", "method", "whole_eggs")
+    own = {field: getattr(row, field) for field in (*fields, "job", "measured_density_g_ml")}
+    return own | {"lines": lines}
+
+
+def listed(found: QuerySet) -> QuerySet:
+    """With grams of the batch, the desserts each is in, and whether another formula has it."""
+    own = FormulaLine.objects.filter(formula=OuterRef("pk")).order_by().values("formula")
+    above = FormulaLine.objects.filter(nested=OuterRef("pk"), formula__archived_at=None)
+    desserts = found.model.desserts.rel.related_model.objects.filter(archived_at=None)
+    return found.annotate(
+        batch_g=Subquery(own.annotate(sum=Sum("mass_g")).values("sum")), within=Exists(above)
+    ).prefetch_related(Prefetch("desserts", queryset=desserts.only("name"), to_attr="in_desserts"))
+
+
+FORMULA = Shelf("formula", Formula, FormulaIn, write, snapshot, listed=listed)

@@ -1,0 +1,46 @@
+"""Answers are as fresh as the version of the kitchen: what did not change is not sent again."""
+
+from collections.abc import Callable
+
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse, HttpResponseNotModified
+from django.utils import timezone
+
+from fernbell.server.kitchens.auth import current_member
+from fernbell.server.kitchens.models import Member
+
+VERSION_HEADER = "Kitchen-Version"
+Answer = Callable[[HttpRequest], HttpResponse]
+
+
+class Freshness:
+    """Tags what a member reads by kitchen, version, person and day; answers 304 to a known tag.
+
+    Every answer to a member says the version of the kitchen it was given at.
+    """
+
+    def __init__(self, get_response: Answer) -> None:
+        self.get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        """The answer, or that it is still the one the asker has."""
+        member = current_member(request) if request.path.startswith("/api/") else None
+        if member is None:
+            return self.get_response(request)
+        tag = _tag(member)
+        kept = request.method == "GET" and not request.path.startswith("/api/session")
+        if kept and request.headers.get("If-None-Match") == tag:
+            answer: HttpResponse = HttpResponseNotModified()
+        else:
+            answer = self.get_response(request)
+        if kept and answer.status_code in (200, 304):
+            answer["ETag"] = tag
+            answer["Cache-Control"] = "private, no-cache"
+        answer[VERSION_HEADER] = str(member.kitchen.version)
+        return answer
+
+
+def _tag(member: Member) -> str:
+    """Weak, as an answer may be compressed on its way."""
+    day = timezone.localdate().isoformat()
+    return f'W/"{settings.BUILD}-{member.pk}-{member.kitchen.version}-{day}"'

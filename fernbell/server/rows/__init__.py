@@ -1,0 +1,1 @@
+"""What every row of a kitchen has: revision, change log, actions, shelf, policy."""
