@@ -6,7 +6,7 @@ from fernbell.core.desserts import practice
 from fernbell.core.desserts.judge_formulas import judge_formulas
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.formulas import Sheet
+from fernbell.core.formulas import Batch
 from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Working, figure_text
 
 _ORDER = {Severity.WRONG: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
@@ -63,39 +63,41 @@ def _portion(portion: Working | None, count: int) -> Iterator[Finding]:
     )
 
 
-def judge_sheets(made: tuple[Sheet, ...]) -> Iterator[Finding]:
-    """What rounding to the scale does to the sheets.
+def judge_batches(made: tuple[Batch, ...]) -> Iterator[Finding]:
+    """What rounding to the scale does to the batches.
 
     Args:
-        made: the scaled sheets [g].
+        made: the batches as they are weighed [g].
     Returns:
         findings [Finding].
     Source:
         common practice; each finding names its own.
     """
-    for sheet in made:
-        if abs(sheet.drift_percent) > practice.DRIFT_MOST.value:
+    for batch in made:
+        name, rounded = batch.formula.name, batch.rounded
+        if abs(rounded.drift_percent) > practice.DRIFT_MOST.value:
             yield Finding(
                 code="drift",
                 severity=Severity.CAUTION,
-                message=f"Rounding moves {sheet.name} by {figure_text(sheet.drift_percent)} %.",
-                why=f"{figure_text(sheet.batch_g - sheet.drift_g)} g become "
-                f"{figure_text(sheet.batch_g)} g on this scale.",
+                message=f"Rounding moves {name} by {figure_text(rounded.drift_percent)} %.",
+                why=f"{figure_text(rounded.batch_g - rounded.drift_g)} g become "
+                f"{figure_text(rounded.batch_g)} g on this scale.",
                 remedy="Weigh on a finer scale, or make a larger batch.",
                 source=MASS_BALANCE,
-                formula=sheet.formula,
+                formula=batch.formula.key,
             )
-        for line in sheet.lines:
-            off = abs(line.mass_g - line.exact_g)
-            if line.exact_g and off / line.exact_g * 100 > practice.LINE_DRIFT_MOST.value:
-                lost = line.mass_g == 0
+        weighed = zip(batch.weighed, batch.exact_g, rounded.masses_g, batch.steps_g, strict=True)
+        for line, exact_g, mass_g, step_g in weighed:
+            off = abs(mass_g - exact_g)
+            if exact_g and off / exact_g * 100 > practice.LINE_DRIFT_MOST.value:
+                lost = mass_g == 0
                 yield Finding(
                     code="zero-line" if lost else "line-drift",
                     severity=Severity.CAUTION if lost else Severity.NOTE,
-                    message=f"{line.name} in {sheet.name}: {figure_text(line.exact_g)} g "
-                    f"{'rounds to nothing' if lost else f'becomes {line.mass_g:g} g'}.",
-                    why=f"It is weighed in steps of {line.step_g:g} g.",
+                    message=f"{line.name} in {name}: {figure_text(exact_g)} g "
+                    f"{'rounds to nothing' if lost else f'becomes {mass_g:g} g'}.",
+                    why=f"It is weighed in steps of {step_g:g} g.",
                     remedy="Weigh it on a finer scale, or make a larger batch.",
                     source=MASS_BALANCE,
-                    formula=sheet.formula,
+                    formula=batch.formula.key,
                 )

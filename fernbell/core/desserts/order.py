@@ -4,12 +4,20 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from fernbell.core.desserts.dessert import Dessert, formulas_used
-from fernbell.core.desserts.judge import judge_sheets
+from fernbell.core.desserts.judge import judge_batches
 from fernbell.core.desserts.masses import total
 from fernbell.core.desserts.measure import MeasuredDessert, PartResult
 from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.solve import Size, Solved, measured, size_of
-from fernbell.core.formulas import Book, FormulaReading, Sheet, Wanted, read_formulas, sheets
+from fernbell.core.formulas import (
+    Batch,
+    Book,
+    FormulaReading,
+    Sheet,
+    Wanted,
+    batches,
+    read_formulas,
+)
 from fernbell.core.working import Working
 
 Sized = tuple[Dessert, int]
@@ -26,11 +34,16 @@ class Take:
 
 @dataclass(frozen=True, slots=True)
 class Order:
-    """Every size, what the order takes together, and one sheet a formula."""
+    """Every size, what the order takes together, and one batch a formula."""
 
     sizes: tuple[Size, ...]
     takes: tuple[Take, ...]
-    sheets: tuple[Sheet, ...]
+    batches: tuple[Batch, ...]
+
+    @property
+    def sheets(self) -> tuple[Sheet, ...]:
+        """Scaled sheets of the batches; written out only where they are read."""
+        return tuple(batch.sheet() for batch in self.batches)
 
 
 def solve(dessert: Dessert, book: Book, count: int = 1) -> tuple[Solved, tuple[Sheet, ...]]:
@@ -74,13 +87,13 @@ def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
     if len(each) > 1:
         each = [_shared_pour(one, others) for one, others in zip(each, jugs, strict=True)]
     demands = tuple(_demands(each))
-    made = sheets(book, readings, demands)
-    said = tuple(judge_sheets(made))
+    made = batches(book, readings, demands)
+    said = tuple(judge_batches(made))
     poured = (replace(one, others_g=others) for one, others in zip(each, jugs, strict=True))
     return Order(
         sizes=tuple(size_of(one, said) for one in poured),
         takes=_takes(demands, readings),
-        sheets=made,
+        batches=made,
     )
 
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fernbell.core.formulas.book import Book, Formula, Line
 from fernbell.core.formulas.eggs import EggAccount, egg_account, whole_factor
 from fernbell.core.formulas.readings import FormulaReading, factor_to_mass
-from fernbell.core.measures import round_to_scale
+from fernbell.core.measures import Rounded, round_to_scale
 from fernbell.core.pantry import Ingredient, pieces_in
 from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
 
@@ -70,12 +70,64 @@ class Sheet:
     eggs: EggAccount | None = None
 
 
+@dataclass(frozen=True, slots=True)
+class Batch:
+    """One formula at size, rounded to its scales [g]; what else its sheet says is in `sheet`."""
+
+    reading: FormulaReading
+    uses: tuple[Purpose, ...]
+    asked: float
+    factor: float
+    weighed: tuple[Ingredient, ...]
+    steps_g: tuple[float, ...]
+    exact_g: tuple[float, ...]
+    rounded: Rounded
+
+    @property
+    def formula(self) -> Formula:
+        """What is made."""
+        return self.reading.formula
+
+    def sheet(self) -> Sheet:
+        """Its scaled sheet [g]."""
+        finished, rounded = sum(use.mass_g for use in self.uses), self.rounded
+        return Sheet(
+            formula=self.formula.key,
+            name=self.formula.name,
+            factor=self.factor,
+            finished_g=finished,
+            batch_g=rounded.batch_g,
+            drift_g=rounded.drift_g,
+            drift_percent=rounded.drift_percent,
+            lines=tuple(map(self._line, range(len(self.weighed)))),
+            uses=self.uses,
+            own_finished=self.reading.finished_working,
+            spare_g=finished * (self.factor / self.asked - 1) if self.asked else 0.0,
+            eggs=egg_account(zip(self.weighed, rounded.masses_g, strict=True)),
+        )
+
+    def _line(self, at: int) -> SheetLine:
+        line, one, mass_g = self.formula.lines[at], self.weighed[at], self.rounded.masses_g[at]
+        return SheetLine(
+            line.key,
+            one.name,
+            line.formula,
+            line.mass_g,
+            self.exact_g[at],
+            mass_g,
+            self.steps_g[at],
+            self.reading.percents[at],
+            line.overrun_percent,
+            tuple([(piece.name, pieces_in(piece, mass_g)) for piece in one.pieces[:1]]),
+            line.stage,
+            line.ingredient,
+        )
+
+
 def sheets(
     book: Book, readings: Mapping[str, FormulaReading], demands: Sequence[Wanted]
 ) -> tuple[Sheet, ...]:
     """Merge demands into one sheet a formula, nested formulas included.
-
-    A formula's own lines that are formulas are demands too, for their exact grams.
 
     Args:
         book: where ingredients and formulas are looked up [Book].
@@ -88,62 +140,51 @@ def sheets(
     Source:
         mass balance.
     """
+    return tuple(batch.sheet() for batch in batches(book, readings, demands))
+
+
+def batches(
+    book: Book, readings: Mapping[str, FormulaReading], demands: Sequence[Wanted]
+) -> tuple[Batch, ...]:
+    """Merge demands into one batch a formula, nested formulas included.
+
+    A formula's own lines that are formulas are demands too, for their exact grams.
+
+    Args:
+        book: where ingredients and formulas are looked up [Book].
+        readings: the formulas read at their own size, in building order [FormulaReading].
+        demands: finished grams wanted, shape (n,) [g].
+    Returns:
+        batches in building order; formulas that weigh nothing are left out [Batch].
+    Raises:
+        OutOfRange: a demand that is negative or not finite.
+    Source:
+        mass balance.
+    """
     wanted: dict[str, list[Purpose]] = {key: [] for key in readings}
     for demand in demands:
         wanted[demand.formula].append(Purpose(demand.purpose, demand.mass_g))
-    made: dict[str, Sheet] = {}
+    made: dict[str, Batch] = {}
     for key in reversed(list(readings)):
         reading, uses = readings[key], tuple(wanted[key])
         if not uses or reading.finished_g == 0:
             continue
-        made[key] = _sheet(book, reading, uses)
-        for line in made[key].lines:
+        made[key] = _batch(book, reading, uses)
+        for line, exact_g in zip(reading.formula.lines, made[key].exact_g, strict=True):
             if line.formula is not None:
-                wanted[line.formula].append(Purpose(reading.formula.name, line.exact_g))
+                wanted[line.formula].append(Purpose(reading.formula.name, exact_g))
     return tuple(made[key] for key in readings if key in made)
 
 
-def _sheet(book: Book, reading: FormulaReading, uses: tuple[Purpose, ...]) -> Sheet:
+def _batch(book: Book, reading: FormulaReading, uses: tuple[Purpose, ...]) -> Batch:
     formula = reading.formula
-    finished = sum(use.mass_g for use in uses)
-    asked = factor_to_mass(reading, finished)
-    weighed = [_weighed(book, line) for line in formula.lines]
+    asked = factor_to_mass(reading, sum(use.mass_g for use in uses))
+    weighed = tuple([_weighed(book, line) for line in formula.lines])
     factor = _factor(formula, weighed, asked)
-    exact = [line.mass_g * factor for line in formula.lines]
-    rounded = round_to_scale(exact, [_step(formula, one) for one in weighed])
-    lines = tuple(
-        SheetLine(
-            line.key,
-            one.name,
-            line.formula,
-            line.mass_g,
-            exact_g,
-            mass_g,
-            _step(formula, one),
-            percent,
-            line.overrun_percent,
-            tuple([(piece.name, pieces_in(piece, mass_g)) for piece in one.pieces[:1]]),
-            line.stage,
-            line.ingredient,
-        )
-        for line, one, exact_g, mass_g, percent in zip(
-            formula.lines, weighed, exact, rounded.masses_g, reading.percents, strict=True
-        )
-    )
-    return Sheet(
-        formula=formula.key,
-        name=formula.name,
-        factor=factor,
-        finished_g=finished,
-        batch_g=rounded.batch_g,
-        drift_g=rounded.drift_g,
-        drift_percent=rounded.drift_percent,
-        lines=lines,
-        uses=uses,
-        own_finished=reading.finished_working,
-        spare_g=finished * (factor / asked - 1) if asked else 0.0,
-        eggs=egg_account(zip(weighed, rounded.masses_g, strict=True)),
-    )
+    exact = tuple([line.mass_g * factor for line in formula.lines])
+    steps = tuple([_step(formula, one) for one in weighed])
+    rounded = round_to_scale(exact, steps)
+    return Batch(reading, uses, asked, factor, weighed, steps, exact, rounded)
 
 
 def _factor(formula: Formula, weighed: Sequence[Ingredient], asked: float) -> float:

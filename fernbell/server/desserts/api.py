@@ -9,7 +9,14 @@ from ninja import Query
 from fernbell.core.desserts import Bite, drawn_in, place_stack, propose, propose_layer, refit
 from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.server.desserts import assemble
-from fernbell.server.desserts.rows import DESSERT, STACK, kept, molds_on_shelf, snapshot
+from fernbell.server.desserts.rows import (
+    DESSERT,
+    STACK,
+    entry_of,
+    kept_stack,
+    molds_named,
+    molds_on_shelf,
+)
 from fernbell.server.desserts.schemas import (
     DessertBrief,
     DessertIn,
@@ -26,9 +33,8 @@ from fernbell.server.desserts.schemas import (
 from fernbell.server.formulas.assemble import with_methods
 from fernbell.server.formulas.schemas import SheetOut
 from fernbell.server.molds.assemble import mold_of
-from fernbell.server.molds.models import Mold
 from fernbell.server.problems import Invalid
-from fernbell.server.rows.policy import Act, require, rows
+from fernbell.server.rows.policy import Act, require
 from fernbell.server.rows.routes import routes_of
 from fernbell.server.rows.shelf import find
 
@@ -55,12 +61,9 @@ def _drawn(request: HttpRequest, entry: DessertIn) -> CoreDessert:
 def _saved(request: HttpRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
     """A row's sizes; `count` is how many of its own."""
     require(request.auth, Act.READ)
-    row = find(request.auth, DESSERT, row_id)
-    own = {"count": count} if count else {}
-    entry = DessertIn(**{**snapshot(row), **own})
-    molds = {row.mold_id: row.mold}
-    if entry.sizes:
-        molds |= rows(request.auth, Mold).in_bulk([size.mold for size in entry.sizes])
+    saved = entry_of(request.auth, row_id)
+    entry = saved.model_copy(update={"count": count}) if count else saved
+    molds = molds_named(request.auth, frozenset(key for _, key in assemble.molds_of(entry)))
     return assemble.sized(entry, molds)
 
 
@@ -88,7 +91,7 @@ def proposed(request: HttpRequest, data: ProposeIn) -> Any:
 def placed(request: HttpRequest, data: PlaceIn) -> Any:
     """A stack measured for a dessert as it is drawn; nothing is saved."""
     dessert = _drawn(request, data.dessert)
-    parts, shape = kept(find(request.auth, STACK, data.stack))
+    parts, shape = kept_stack(find(request.auth, STACK, data.stack))
     if len(data.keys) != len(parts):
         raise Invalid.field("keys", f"Give {len(parts)} keys, one for every part of the stack.")
     return {"parts": list(place_stack(dessert, parts, shape, data.keys))}

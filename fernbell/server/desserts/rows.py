@@ -11,9 +11,10 @@ from fernbell.server.formulas.models import Formula
 from fernbell.server.molds.models import Mold
 from fernbell.server.molds.schemas import SHAPE
 from fernbell.server.problems import Invalid
+from fernbell.server.rows.kept import kept
 from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Keeper, rows
-from fernbell.server.rows.shelf import Shelf, Snapshot
+from fernbell.server.rows.shelf import Shelf, Snapshot, find_in
 
 
 def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
@@ -32,15 +33,25 @@ def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
     row.also_in.set({size.mold for size in data.sizes})
 
 
-def molds_on_shelf(member: Keeper, entry: DessertIn) -> dict[UUID, Mold]:
-    """The molds an entry names, by key."""
+def molds_on_shelf(member: Keeper, entry: DessertIn) -> assemble.Molds:
+    """The molds an entry names, by key; refuse those that are not on the kitchen's shelf."""
     named = list(assemble.molds_of(entry))
-    found = rows(member, Mold).filter(archived_at=None).in_bulk([key for _, key in named])
+    found = molds_named(member, frozenset(key for _, key in named))
     message = "This mold is not on your shelf."
-    errors = [{"field": field, "message": message} for field, key in named if key not in found]
+    errors = [
+        {"field": field, "message": message}
+        for field, key in named
+        if key not in found or found[key].archived_at
+    ]
     if errors:
         raise Invalid(message, errors)
     return found
+
+
+@kept(128)
+def molds_named(kitchen: UUID, keys: frozenset[UUID]) -> assemble.Molds:
+    """Molds of a kitchen by their keys, archived ones too."""
+    return Mold.objects.filter(kitchen_id=kitchen).in_bulk(keys)
 
 
 def snapshot(row: Row) -> Snapshot:
@@ -51,6 +62,12 @@ def snapshot(row: Row) -> Snapshot:
 
 
 DESSERT = Shelf("dessert", Dessert, DessertIn, write, snapshot, related=("mold",))
+
+
+@kept(64)
+def entry_of(kitchen: UUID, row_id: UUID) -> DessertIn:
+    """A dessert of a kitchen as it is saved."""
+    return DessertIn.model_validate(snapshot(find_in(kitchen, DESSERT, row_id)))
 
 
 def known_formulas(member: Keeper, field: str, parts: list[Any]) -> set[UUID]:
@@ -90,6 +107,6 @@ def snapshot_stack(row: Stack) -> Snapshot:
 STACK = Shelf("stack", Stack, StackIn, write_stack, snapshot_stack)
 
 
-def kept(row: Stack) -> tuple[list[Any], Any]:
+def kept_stack(row: Stack) -> tuple[list[Any], Any]:
     """A stack's parts and the mold they stood in, as core values."""
     return PARTS.validate_python(row.parts), SHAPE.validate_python(row.shape)

@@ -2,19 +2,18 @@
 
 import json
 from collections.abc import Iterable
-from datetime import date
 from functools import lru_cache
 from typing import Any
 from uuid import UUID
 
 from django.db import connection
-from django.utils import timezone
 from pydantic import TypeAdapter
 
 from fernbell.core.formulas import Book, Formula, Line, Losses, Wait, WaitKind, settled
 from fernbell.core.pantry import Ingredient, MakeUp
 from fernbell.server.formulas.lines import PLAIN, line_of
 from fernbell.server.pantry.assemble import ingredient_of
+from fernbell.server.rows.kept import kept
 from fernbell.server.rows.policy import Keeper
 
 # Every formula reachable from the ones asked for, one row a line; one query however deep.
@@ -59,19 +58,11 @@ def book_for(member: Keeper, formulas: Iterable[str], *, whole: bool = False) ->
     pantry knows of the ingredients; else only what a sheet asks. One query, none where it was
     read before at the same version of the kitchen.
     """
-    keys, kitchen = frozenset(formulas), member.kitchen
-    if kitchen.written:
-        return _read(member.kitchen_id, keys, whole=whole)
-    return _kept(member.kitchen_id, kitchen.version, keys, whole, timezone.localdate())
+    return _read(member, frozenset(formulas), whole=whole)
 
 
 # While a dessert is drawn its book is asked for at every move. Prices are those of the day.
-@lru_cache(maxsize=128)
-def _kept(kitchen: UUID, version: int, keys: frozenset[str], whole: bool, today: date) -> Book:
-    del version, today
-    return _read(kitchen, keys, whole=whole)
-
-
+@kept(128)
 def _read(kitchen: UUID, keys: frozenset[str], *, whole: bool) -> Book:
     with connection.cursor() as cursor:
         asked = [kitchen, [UUID(key) for key in keys], *[whole] * 5]

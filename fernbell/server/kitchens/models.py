@@ -4,7 +4,7 @@ import uuid
 from typing import Any, ClassVar
 
 from django.conf import settings
-from django.contrib.sessions.base_session import AbstractBaseSession, BaseSessionManager
+from django.contrib.sessions.base_session import AbstractBaseSession
 from django.db import connection, models
 
 from fernbell.server.rows.policy import Role
@@ -61,20 +61,10 @@ class Member(models.Model):
         return f"{self.user} ({self.role})"
 
 
-class VisitManager(BaseSessionManager):
-    """Sessions with all that tells who is asking."""
-
-    def get_queryset(self) -> models.QuerySet["Visit"]:
-        """Member, person and kitchen along."""
-        return super().get_queryset().select_related("member__user", "member__kitchen")
-
-
 class Visit(AbstractBaseSession):
     """A session: signed in as a member, or nobody yet."""
 
     member = models.ForeignKey(Member, null=True, on_delete=models.CASCADE)
-
-    objects = VisitManager()
 
     @classmethod
     def get_session_store_class(cls) -> Any:

@@ -2,9 +2,13 @@
 
 from typing import Any
 
+from django.contrib.auth.models import User
 from django.contrib.sessions.backends import db
+from django.db import DEFAULT_DB_ALIAS, connection
+from django.db.models import Model
+from django.utils import timezone
 
-from fernbell.server.kitchens.models import Member, Visit
+from fernbell.server.kitchens.models import Kitchen, Member, Visit
 
 MEMBER = "member"
 
@@ -27,9 +31,11 @@ class SessionStore(db.SessionStore):
 
     def load(self) -> dict[str, Any]:
         """What is kept of the session; its member comes in the same query."""
-        visit = self._get_session_from_db()
-        self.member = visit.member if visit else None
-        return self.decode(visit.session_data) if visit else {}
+        data, self.member = _read(self.session_key)
+        if data is None:
+            self._session_key = None
+            return {}
+        return self.decode(data)
 
     def flush(self) -> None:
         """The end of it."""
@@ -39,3 +45,37 @@ class SessionStore(db.SessionStore):
     def belong_to(self, member: Member) -> None:
         """From now on this is the member's session."""
         self[MEMBER], self.member = member.pk, member
+
+
+def _columns(model: type[Model], table: str) -> tuple[list[str], str]:
+    names = [field.attname for field in model._meta.concrete_fields]
+    columns = (f'{table}."{field.column}"' for field in model._meta.concrete_fields)
+    return names, ", ".join(columns)
+
+
+_PARTS = ((Member, "m"), (User, "u"), (Kitchen, "k"))
+_NAMES, _COLUMNS = zip(*(_columns(model, table) for model, table in _PARTS), strict=True)
+# Asked by every request there is: written once, where the ORM would put it together each time.
+_SQL = f"""
+SELECT v.session_data, {", ".join(_COLUMNS)}
+FROM kitchens_visit v
+LEFT JOIN kitchens_member m ON m.id = v.member_id
+LEFT JOIN auth_user u ON u.id = m.user_id
+LEFT JOIN kitchens_kitchen k ON k.id = m.kitchen_id
+WHERE v.session_key = %s AND v.expire_date > %s
+"""  # noqa: S608 - the columns are ours
+
+
+def _read(key: str) -> tuple[str | None, Member | None]:
+    with connection.cursor() as cursor:
+        cursor.execute(_SQL, [key, timezone.now()])
+        found = cursor.fetchone()
+    if found is None:
+        return None, None
+    data, *rest = found
+    rows = []
+    for (model, _), names in zip(_PARTS, _NAMES, strict=True):
+        own, rest = rest[: len(names)], rest[len(names) :]
+        rows.append(model.from_db(DEFAULT_DB_ALIAS, names, own))
+    member, member.user, member.kitchen = rows[0], rows[1], rows[2]
+    return data, member if member.pk is not None else None

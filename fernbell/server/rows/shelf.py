@@ -9,7 +9,7 @@ from django.db.models import QuerySet
 
 from fernbell.server.problems import NotThere
 from fernbell.server.rows.models import Row
-from fernbell.server.rows.policy import Keeper, rows
+from fernbell.server.rows.policy import Keeper
 from fernbell.server.rows.schemas import Entry
 
 Snapshot = dict[str, Any]
@@ -35,12 +35,13 @@ class Shelf:
 
 def find(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
     """A row of the member's kitchen; anything else is not there."""
-    row = (
-        rows(member, shelf.model)
-        .filter(pk=row_id)
-        .select_related("changed_by", *shelf.related)
-        .first()
-    )
+    return find_in(member.kitchen_id, shelf, row_id)
+
+
+def find_in(kitchen: UUID, shelf: Shelf, row_id: UUID) -> Row:
+    """A row of a kitchen; anything else is not there."""
+    own = shelf.model._default_manager.filter(kitchen_id=kitchen, pk=row_id)
+    row = own.select_related("changed_by", *shelf.related).first()
     if row is None:
         raise NotThere(f"There is no {shelf.name} {row_id} here.")
     return row
