@@ -69,4 +69,6 @@ TIME_ZONE = "UTC"
 USE_I18N = False
 STATIC_URL = "/static/"  # unused: the built front end is served as it is, from WHITENOISE_ROOT
 WHITENOISE_ROOT = WEB_DIST if WEB_DIST.is_dir() else None
+# The build names what it writes by its content.
+WHITENOISE_IMMUTABLE_FILE_TEST = r"^/assets/.+-[\w-]{8}\.\w+$"
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2 * 1024 * 1024
