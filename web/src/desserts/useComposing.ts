@@ -16,8 +16,10 @@ export function useComposing(id: () => string | undefined) {
   /** The size asked for; what is shown changes with the answer, all of it at once. */
   const asked = ref(FIRST)
   const { worked, error: unsolved } = useWorkedOut(
+    id,
     () => draft.value,
     () => asked.value,
+    () => draft.value === dessert.base.value,
   )
   const size = computed(() => {
     const key = worked.value?.key ?? FIRST

@@ -1,6 +1,6 @@
 import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h, nextTick, shallowRef } from 'vue'
+import { defineComponent, h, nextTick, type Ref, shallowRef } from 'vue'
 
 import type { DessertEntry, WorkedOut } from '../api/types'
 import { json, mounted, result, serveWith, settled, worked } from '../testing/kitchen'
@@ -35,6 +35,15 @@ function onScreen<T>(use: () => T): T {
   return used as T
 }
 
+/** What a draft that is not saved takes. */
+const ofDraft = (draft: Ref<DessertEntry | null>) =>
+  useWorkedOut(
+    () => undefined,
+    () => draft.value,
+    () => '',
+    () => false,
+  )
+
 describe('useWorkedOut', () => {
   const asked: string[] = []
   let answer: ((name: string) => Response) | undefined
@@ -60,12 +69,7 @@ describe('useWorkedOut', () => {
 
   it('asks one question at a time, and the last draft wins', async () => {
     const draft = shallowRef<DessertEntry | null>(entry('one'))
-    const use = onScreen(() =>
-      useWorkedOut(
-        () => draft.value,
-        () => '',
-      ),
-    )
+    const use = onScreen(() => ofDraft(draft))
     await settled()
     for (const name of ['two', 'three', 'four']) {
       draft.value = entry(name)
@@ -81,12 +85,7 @@ describe('useWorkedOut', () => {
 
   it('keeps showing what it knows when a draft is refused', async () => {
     const draft = shallowRef<DessertEntry | null>(entry('good'))
-    const use = onScreen(() =>
-      useWorkedOut(
-        () => draft.value,
-        () => '',
-      ),
-    )
+    const use = onScreen(() => ofDraft(draft))
     await settled()
     await release()
     answer = () => json(422, { detail: 'Height must be more than 0.', errors: [] })
@@ -104,12 +103,7 @@ describe('useWorkedOut', () => {
       answer = () => {
         throw new TypeError('no connection')
       }
-      const use = onScreen(() =>
-        useWorkedOut(
-          () => draft.value,
-          () => '',
-        ),
-      )
+      const use = onScreen(() => ofDraft(draft))
       const turn = async () => {
         for (let i = 0; i < 12; i += 1) {
           await vi.advanceTimersByTimeAsync(1)
@@ -130,16 +124,45 @@ describe('useWorkedOut', () => {
 
   it('shows nothing of a dessert that was left', async () => {
     const draft = shallowRef<DessertEntry | null>(entry('left'))
-    const use = onScreen(() =>
-      useWorkedOut(
-        () => draft.value,
-        () => '',
-      ),
-    )
+    const use = onScreen(() => ofDraft(draft))
     await settled()
     draft.value = null
     await release()
     expect(use.worked.value).toBeUndefined()
+  })
+})
+
+describe('what is saved', () => {
+  it('is asked for together with its row, and again only where it was changed', async () => {
+    const asked: string[] = []
+    serveWith(async (request) => {
+      asked.push(`${request.method} ${new URL(request.url).pathname}`)
+      const { name } = request.method === 'POST' ? await request.json() : { name: 'saved' }
+      return json(200, worked([result('base', name as string, 10)]))
+    })
+    const draft = shallowRef<DessertEntry | null>(null)
+    const saved = shallowRef<DessertEntry | null>(null)
+    const use = onScreen(() =>
+      useWorkedOut(
+        () => 'd',
+        () => draft.value,
+        () => '',
+        () => draft.value === saved.value,
+      ),
+    )
+    await settled()
+    expect(asked).toEqual(['GET /api/desserts/d/solved'])
+    draft.value = saved.value = entry('saved')
+    await settled()
+    expect(use.worked.value?.solved.parts[0]?.name).toBe('saved')
+    expect(asked).toHaveLength(1)
+    draft.value = entry('changed')
+    await settled()
+    expect(use.worked.value?.solved.parts[0]?.name).toBe('changed')
+    // Saved by somebody else meanwhile: what was asked for ahead is old.
+    draft.value = saved.value = entry('saved')
+    await settled()
+    expect(asked.slice(1)).toEqual(['POST /api/desserts/what-if', 'GET /api/desserts/d/solved'])
   })
 })
 

@@ -13,8 +13,49 @@ export function entryOf(row: Dessert): DessertEntry {
 
 export const useDessert = (id: () => string | undefined) => useDraft('desserts', id, entryOf)
 
-/** What the draft takes, saved or not. One question at a time; the last draft wins. */
-export function useWorkedOut(draft: () => DessertEntry | null, size: () => string) {
+const OWN_SIZE = ''
+
+// openapi-fetch widens points to lists of numbers; they are pairs.
+async function ofSaved(id: string, size: string) {
+  const params = { path: { row_id: id }, query: { size } }
+  return (await take(api.GET('/api/desserts/{row_id}/solved', { params }))) as WorkedOut
+}
+
+async function ofDraft(body: DessertEntry, size: string) {
+  const params = { query: { size } }
+  return (await take(api.POST('/api/desserts/what-if', { params, body }))) as WorkedOut
+}
+
+/** What a saved dessert takes, asked for at once, together with its row; good for one use. */
+function useAhead(id: () => string | undefined) {
+  let ahead: { id: string; figures: Promise<WorkedOut> } | undefined
+  watch(
+    id,
+    (now) => {
+      ahead = now ? { id: now, figures: ofSaved(now, OWN_SIZE) } : undefined
+      // Whoever takes it is told of a refusal.
+      ahead?.figures.catch(() => undefined)
+    },
+    { immediate: true },
+  )
+  return (saved: string, size: string) => {
+    const found = ahead
+    ahead = undefined
+    return found?.id === saved && size === OWN_SIZE ? found.figures : ofSaved(saved, size)
+  }
+}
+
+/**
+ * What the draft takes, saved or not. One question at a time; the last draft wins. `isSaved` says
+ * whether the draft is what the kitchen has.
+ */
+export function useWorkedOut(
+  id: () => string | undefined,
+  draft: () => DessertEntry | null,
+  size: () => string,
+  isSaved: () => boolean,
+) {
+  const savedFigures = useAhead(id)
   const worked = shallowRef<WorkedOut>()
   const error = shallowRef<Problem | null>(null)
   let asking = false
@@ -37,10 +78,9 @@ export function useWorkedOut(draft: () => DessertEntry | null, size: () => strin
 
   async function answer(body: DessertEntry, of: string) {
     try {
-      const query = { size: of }
-      // openapi-fetch widens points to lists of numbers; they are pairs.
-      const got = await take(api.POST('/api/desserts/what-if', { params: { query }, body }))
-      if (draft()) worked.value = got as WorkedOut
+      const saved = isSaved() ? id() : undefined
+      const got = await (saved ? savedFigures(saved, of) : ofDraft(body, of))
+      if (draft()) worked.value = got
       error.value = null
     } catch (problem) {
       if (!(problem instanceof Problem)) throw problem
