@@ -23,6 +23,10 @@ CHECKS: tuple[tuple[str, Sequence[str | Path], Path], ...] = (
 )
 
 
+# Files go to as many workers as there are cores, each with a database of its own.
+AT_ONCE = ("-n", str(os.cpu_count() or 1), "--dist", "loadfile", "--durations", "20")
+
+
 def test(arguments: list[str]) -> int:
     """All checks and tests; with arguments, only pytest with them."""
     install_all(browser=True, dev=True)
@@ -31,7 +35,7 @@ def test(arguments: list[str]) -> int:
     )
     with throwaway() as cluster:
         env = environment(cluster, "fernbell", demo=False)
-        command = [BIN / "python", "-m", "pytest", *arguments]
+        command = [BIN / "python", "-m", "pytest", *(arguments or AT_ONCE)]
         if not _ok("pytest", command, ROOT, env):
             failed.append("pytest")
     if failed:

@@ -8,10 +8,10 @@ from playwright.sync_api import BrowserContext, Page, Request, expect
 from pytest_django import Settings
 from pytest_django.live_server_helper import LiveServer
 
-from fernbell.server.demo import load_demo
-from tests.server.conftest import cheap_passwords
+from tests.kept import bring
+from tests.server.conftest import cheap_passwords, demo_put_aside
 
-__all__ = ["cheap_passwords"]
+__all__ = ["cheap_passwords", "demo_put_aside"]
 
 # Playwright runs its own event loop in the thread in which the tests talk to the database.
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
@@ -44,10 +44,10 @@ def site(live_server: LiveServer, transactional_db: None) -> str:
 
 
 @pytest.fixture
-def demo(site: str, settings: Settings) -> str:
+def demo(demo_put_aside: None, site: str, settings: Settings) -> str:
     """Address of the application with the demo kitchen."""
     settings.DEMO = True
-    load_demo()
+    bring("demo")
     return site
 
 

@@ -5,10 +5,12 @@ from collections.abc import Callable
 import pytest
 from django.contrib.auth.models import User
 from django.test import Client
-from pytest_django import Settings
+from pytest_django import DjangoDbBlocker, Settings
 
+from fernbell.server.demo import load_demo
 from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.rows.policy import Role
+from tests.kept import bring, keep
 
 PASSWORD = "reed and bell"
 
@@ -57,6 +59,20 @@ def stranger(db: None) -> Member:
 @pytest.fixture
 def as_member() -> Callable[[Member], Client]:
     return client_of
+
+
+@pytest.fixture(scope="session")
+def demo_put_aside(django_db_setup: None, django_db_blocker: DjangoDbBlocker) -> None:
+    """The demo kitchen, loaded once a database."""
+    with django_db_blocker.unblock():
+        keep("demo", load_demo)
+
+
+@pytest.fixture
+def demo(demo_put_aside: None, db: None) -> Client:
+    """The chef of the demo kitchen."""
+    bring("demo")
+    return client_of(Member.objects.get(user__username="demo-ottilie"))
 
 
 @pytest.fixture(autouse=True)

@@ -361,7 +361,7 @@ def test_a_bite_is_weighed_part_by_part(
     # Everything is the one formula of cream with 10 % sugar.
     assert bite["tastes"]["Sweetness"]["value"] == pytest.approx(10)
     assert bite["tastes"]["Fat"]["value"] == pytest.approx(30)
-    with django_assert_num_queries(2):
+    with django_assert_num_queries(1):
         shelves.client.get(path)
 
 

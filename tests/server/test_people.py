@@ -7,7 +7,6 @@ from django.contrib.auth.models import User
 from django.test import Client
 from pytest_django import Settings
 
-from fernbell.server.demo import load_demo
 from fernbell.server.kitchens.models import Kitchen, Member
 from tests.server.api import post, put
 from tests.server.conftest import PASSWORD
@@ -72,9 +71,8 @@ class TestSigningIn:
         assert answer.json()["detail"] == "Name and password do not belong together."
 
     def test_demo_people_come_in_with_one_click_in_demo_mode_only(
-        self, db: None, settings: Settings
+        self, demo: Client, settings: Settings
     ) -> None:
-        load_demo()
         client = Client()
         assert standing(client)["demo_people"] == []
         body = {"username": "demo-ottilie"}

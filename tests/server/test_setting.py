@@ -1,23 +1,14 @@
 """Formulas set for their job, fitted and swapped over the API; nothing is saved but by a save."""
 
-from collections.abc import Callable
 from typing import Any
 
 import pytest
 from django.test import Client
 from pytest_django import DjangoAssertNumQueries
 
-from fernbell.server.demo import load_demo
 from fernbell.server.formulas.models import Formula
-from fernbell.server.kitchens.models import Member
 from fernbell.server.rows.models import Change
 from tests.server.api import entry_of, post, put
-
-
-@pytest.fixture
-def demo(db: None, as_member: Callable[[Member], Client]) -> Client:
-    load_demo()
-    return as_member(Member.objects.get(user__username="demo-ottilie"))
 
 
 def one(client: Client, room: str, name: str) -> dict[str, Any]:
