@@ -122,6 +122,15 @@ def choose(page: Page, label: str, option: str) -> None:
     page.locator(".ant-select-item-option").get_by_text(option).click()
 
 
+def still(page: Page) -> None:
+    """Wait until nothing fades or slides any more: what is half seen has no contrast."""
+    page.evaluate(
+        """() => Promise.all(document.getAnimations()
+          .filter((one) => one.effect.getComputedTiming().iterations !== Infinity)
+          .map((one) => one.finished.catch(() => null)))"""
+    )
+
+
 def close_dialog(page: Page) -> None:
     """Escape, as often as it takes: a dialog that only fades in does not listen yet."""
     dialog = page.get_by_role("dialog")
@@ -129,7 +138,7 @@ def close_dialog(page: Page) -> None:
         if not dialog.is_visible():
             return
         page.keyboard.press("Escape")
-        page.wait_for_timeout(100)
+        still(page)
     expect(dialog).to_be_hidden()
 
 

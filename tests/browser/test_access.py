@@ -7,17 +7,21 @@ from typing import Any
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import come_in, enter, pick
+from tests.browser.conftest import come_in, enter, pick, still
 
 AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"]
 
 
 def violations(page: Page) -> list[str]:
-    """What axe-core finds, one line a fault."""
+    """What axe-core finds, one line a fault; behind a dialog it has looked before."""
+    still(page)
     page.add_script_tag(path=str(AXE))
     found: dict[str, Any] = page.evaluate(
-        "rules => axe.run(document, { runOnly: { type: 'tag', values: rules } })", RULES
+        """rules => axe.run(document.querySelector('[role=dialog]') ?? document, {
+          runOnly: { type: 'tag', values: rules }, resultTypes: ['violations'],
+        })""",
+        RULES,
     )
     return [
         f"{one['id']}: {node['target'][-1]} {node['failureSummary'].splitlines()[-1].strip()}"
@@ -49,7 +53,6 @@ def dialog(key: str, title: str) -> Callable[[Page], None]:
             expect(page.get_by_role("dialog")).to_be_hidden()
         page.keyboard.press(key)
         expect(page.get_by_role("dialog", name=title)).to_be_visible()
-        page.wait_for_timeout(400)  # it fades in, and what is half seen has no contrast
 
     return opened
 
@@ -75,7 +78,6 @@ def pasted(page: Page) -> None:
     page.get_by_role("dialog").get_by_role("textbox").fill("250 g cream\n12 medlars\nno")
     page.get_by_role("button", name="Show what is understood").click()
     expect(page.get_by_role("dialog").get_by_role("row").first).to_be_visible()
-    page.wait_for_timeout(400)
 
 
 def remedy(page: Page) -> None:
@@ -87,21 +89,18 @@ def remedy(page: Page) -> None:
 def comparing(page: Page) -> None:
     page.get_by_role("button", name="compare").first.click()
     expect(page.get_by_role("dialog").get_by_role("row", name="Set number")).to_be_visible()
-    page.wait_for_timeout(400)
 
 
 def settings(page: Page) -> None:
     page.keyboard.press("Escape")
     page.get_by_role("button", name="Ottilie Marsh").click()
     page.get_by_role("menuitem", name="How I read figures").click()
-    page.wait_for_timeout(600)
 
 
 def swapped(page: Page) -> None:
     page.get_by_role("button", name="Swap …").click()
     pick(page, "Comes", "Couverture, milk 38 %")
     expect(page.get_by_role("dialog")).to_contain_text("Take rebalanced")
-    page.wait_for_timeout(400)
 
 
 def fitted(page: Page) -> None:
@@ -110,14 +109,12 @@ def fitted(page: Page) -> None:
     page.get_by_role("button", name="use up").click()
     page.get_by_role("button", name="Find the nearest").click()
     expect(page.get_by_role("region", name="What was found")).to_be_visible()
-    page.wait_for_timeout(400)
 
 
 def set_new(page: Page) -> None:
     page.keyboard.press("Escape")
     page.get_by_role("button", name="Set one for its job").click()
     expect(page.get_by_role("button", name="Write it down")).to_be_visible()
-    page.wait_for_timeout(400)
 
 
 SETTING = {

@@ -65,7 +65,7 @@ def test_ten_lines_typed_blind_at_full_speed_arrive_all_and_none_mistaken(
     expect(page.get_by_label(re.compile("^Grams of"))).to_have_count(10, timeout=60_000)
     expect(page.get_by_text(re.compile(r"saved \d\d:\d\d"))).to_be_visible(timeout=30_000)
     expect(page.get_by_text("saving …")).to_be_hidden(timeout=30_000)
-    page.wait_for_timeout(1500)
+    page.wait_for_load_state("networkidle")
     kept = [(name, mass) for name, mass, _ in lines_of("Blind batter")]
     assert kept == [(name, pytest.approx(mass, abs=0.01)) for _, name, mass in BLIND]
 
