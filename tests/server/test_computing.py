@@ -102,7 +102,7 @@ def test_queries_of_a_list_do_not_grow_with_it(
         assert demo.get(path).json()["total"] > 0
 
 
-FORMULA_QUERIES = {"": 6, "/reading": 3, "/scaled?mass_g=100": 6}
+FORMULA_QUERIES = {"": 7, "/reading": 3, "/scaled?mass_g=100": 6}
 
 
 @pytest.mark.parametrize(("verb", "queries"), FORMULA_QUERIES.items())

@@ -15,6 +15,8 @@ const queries = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 15_000,
+      // What nobody looks at goes; the browser keeps the answer, and asks whether it still holds.
+      gcTime: 30_000,
       // A refusal stays a refusal; only silence is worth asking again.
       retry: (count, error) => count < 2 && error instanceof Problem && error.status === 0,
     },

@@ -179,6 +179,7 @@ class FormulaBrief(FormulaHead):
 class FormulaOut(FormulaHead):
     """A formula alone."""
 
+    batch_g: float
     lines: list[LineOut]
     base_lines: list[str]
     losses: Losses
@@ -188,6 +189,11 @@ class FormulaOut(FormulaHead):
     whole_eggs: bool
     job: str
     used_by: list[str]
+
+    @staticmethod
+    def resolve_batch_g(row: Any) -> float:
+        """Grams of all lines."""
+        return sum(row.lines.values_list("mass_g", flat=True))
 
     @staticmethod
     def resolve_lines(row: Any) -> Any:

@@ -91,7 +91,7 @@ class IngredientBrief(RowOut):
         return price_today(row.packs)
 
 
-class IngredientOut(RowOut):
+class IngredientOut(IngredientBrief):
     """An ingredient; `shared` says of its other names which are also names of what else.
 
     `usual_for` are the bare words that mean it here, `brings` its make-up in the parts a chef
@@ -102,18 +102,14 @@ class IngredientOut(RowOut):
     shared: dict[str, list[str]]
     usual_for: list[str]
     brings: Brings
-    density_g_ml: float | None
     cup_density_g_ml: float | None
-    weigh_step_g: float
     pieces: list[Piece]
     make_up: MakeUp | None
     used_by: list[str]
-    price_per_kg: float | None
     make_up_source: str
     make_up_status: Status | None
     states: list[State]
     egg: EggPart | None
-    allergens: list[str] | None
     chocolate: Chocolate | None
     packs: list[Pack]
     keeping: Keeping | None
@@ -138,11 +134,6 @@ class IngredientOut(RowOut):
     def resolve_shared(row: Any) -> dict[str, list[str]]:
         """Whose names its other names are too."""
         return usual.shared(row)
-
-    @staticmethod
-    def resolve_price_per_kg(row: Any) -> float | None:
-        """By the first pack that has a price today."""
-        return price_today(row.packs)
 
     @staticmethod
     def resolve_make_up_status(row: Any) -> str | None:

@@ -2353,6 +2353,8 @@ export interface components {
             archived: boolean;
             /** Base Lines */
             base_lines: string[];
+            /** Batch G */
+            batch_g: number;
             /**
              * Changed At
              * Format: date-time
@@ -2820,6 +2822,8 @@ export interface components {
             /** Changed By */
             changed_by: string | null;
             chocolate: components["schemas"]["Chocolate"] | null;
+            /** Counted */
+            counted: string;
             /** Cup Density G Ml */
             cup_density_g_ml: number | null;
             /** Density G Ml */
@@ -2831,6 +2835,8 @@ export interface components {
              */
             id: string;
             keeping: components["schemas"]["Keeping"] | null;
+            /** Made Up */
+            made_up: boolean;
             make_up: components["schemas"]["MakeUp"] | null;
             /** Make Up Source */
             make_up_source: string;

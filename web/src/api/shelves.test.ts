@@ -32,3 +32,39 @@ it('shows a new row even where the list was asked for before it and comes after'
   await settled()
   expect(wrapper.text()).toBe('Agar, Medlar paste')
 })
+
+const AGAR = ingredient('a', 'Agar')
+
+/** A shelf with agar, changed by pressing; the answer to that does not say how it is counted. */
+const shelfOfAgar = (change: Partial<typeof AGAR>) => {
+  const lists: string[] = []
+  serveWith((request) => {
+    if (request.method === 'PUT') return json(200, { ...AGAR, ...change, counted: undefined })
+    lists.push(request.url)
+    return json(200, { items: [{ ...AGAR, counted: 'leaf, 2 g' }], total: 1 })
+  })
+  const Pantry = defineComponent(() => {
+    const { rows } = useRows('ingredients')
+    const { change: write } = useWrites('ingredients')
+    const press = () => write.mutateAsync({ id: AGAR.id, revision: 1, data: {} as never })
+    const says = () => rows.value.map((one) => `${one.name} ${one.weigh_step_g} ${one.counted}`)
+    return () => h('button', { onClick: press }, says().join(', '))
+  })
+  return { wrapper: mounted(Pantry), lists }
+}
+it('shows a changed row in the list without asking for the list again', async () => {
+  const { wrapper, lists } = shelfOfAgar({ weigh_step_g: 0.5 })
+  await settled()
+  await wrapper.get('button').trigger('click')
+  await settled()
+  expect(wrapper.text()).toBe('Agar 0.5 leaf, 2 g')
+  expect(lists).toHaveLength(1)
+})
+
+it('asks for the list again where a row has another name and so another place', async () => {
+  const { wrapper, lists } = shelfOfAgar({ name: 'Zest' })
+  await settled()
+  await wrapper.get('button').trigger('click')
+  await settled()
+  expect(lists).toHaveLength(2)
+})

@@ -93,6 +93,12 @@ export function useReread() {
   return (shelf: Shelf) => client.invalidateQueries({ queryKey: [shelf] })
 }
 
+/** A row of a list with what a fuller one says of the same fields. */
+function sharedFields<Brief extends object>(brief: Brief, full: object): Brief {
+  const said = Object.entries(full).filter(([field]) => field in brief)
+  return { ...brief, ...Object.fromEntries(said) }
+}
+
 /** What changes rows; afterwards everything that may depend on them is read anew. */
 export function useWrites<S extends Shelf>(shelf: S) {
   const client = useQueryClient()
@@ -110,25 +116,43 @@ export function useWrites<S extends Shelf>(shelf: S) {
     await client.cancelQueries({ queryKey: [shelf, 'list'] })
     await client.invalidateQueries({ queryKey: [shelf, 'list'] })
   }
-  const settle = (row: Full) => {
+  type Page = { items: (Shelves[S]['brief'] & { id: string })[]; total: number }
+  /** A changed row stands in the lists at once; what else they say of it is asked for next time. */
+  const patchLists = (row: Full) => {
+    const lists = client.getQueriesData<Page>({ queryKey: [shelf, 'list'] })
+    const old = lists.flatMap(([, page]) => page?.items.filter((one) => one.id === row.id) ?? [])
+    const moves = old.length !== 1 || old[0]?.name !== row.name
+    if (moves || client.isFetching({ queryKey: [shelf, 'list'] })) return readListAnew()
+    client.setQueriesData<Page>(
+      { queryKey: [shelf, 'list'] },
+      (page) =>
+        page && {
+          ...page,
+          items: page.items.map((one) => (one.id === row.id ? sharedFields(one, row) : one)),
+        },
+    )
+    return client.invalidateQueries({ queryKey: [shelf, 'list'], refetchType: 'none' })
+  }
+  const settle = (row: Full, changed = false) => {
     client.setQueryData([shelf, 'one', row.id], row)
     if (row.archived) dropFromLists(row.id)
-    void readListAnew()
+    void (changed ? patchLists(row) : readListAnew())
     void client.invalidateQueries({ queryKey: [shelf, 'history', row.id] })
     void client.invalidateQueries({ queryKey: ['worked out'] })
   }
-  const write = <Given>(mutationFn: (given: Given) => Promise<Full>) =>
-    useMutation({ mutationFn, onSuccess: settle })
+  const write = <Given>(mutationFn: (given: Given) => Promise<Full>, changed = false) =>
+    useMutation({ mutationFn, onSuccess: (row: Full) => settle(row, changed) })
   return {
     /** Several at once, all or none; only ingredients have it. */
     createMany: useMutation({
       mutationFn: (rows: New<S>[]) => ask.createMany(rows),
-      onSuccess: (rows: Full[]) => rows.forEach(settle),
+      onSuccess: (rows: Full[]) => rows.forEach((row) => settle(row)),
     }),
     create: write((entry: New<S>) => ask.create(entry)),
     change: write(
       (given: { id: string; revision: number; data: Shelves[S]['entry'] }) =>
         ask.change(given.id, given.revision, given.data) as Promise<Full>,
+      true,
     ),
     copy: write((id: string) => ask.copy(id)),
     archive: write((id: string) => ask.archive(id)),
