@@ -195,6 +195,7 @@ def test_a_wrong_measure_is_refused_at_its_field_and_nothing_is_saved(
     expect(field).to_have_attribute("aria-invalid", "true")
     message = page.locator(f"#{field.get_attribute('aria-describedby')}")
     expect(message).to_contain_text(said)
+    page.wait_for_load_state("networkidle")
     page.reload()
     page.get_by_role("list", name="Parts").get_by_role("button", name="Quince, set").click()
     expect(page.get_by_label("Thickness", exact=True)).to_have_value("10")

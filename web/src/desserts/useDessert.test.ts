@@ -35,6 +35,8 @@ function onScreen<T>(use: () => T): T {
   return used as T
 }
 
+const LEFT = entry('left unsaved')
+
 /** What a draft that is not saved takes. */
 const ofDraft = (draft: Ref<DessertEntry | null>) =>
   useWorkedOut(
@@ -164,6 +166,25 @@ describe('what is saved', () => {
     await settled()
     expect(asked.slice(1)).toEqual(['POST /api/desserts/what-if', 'GET /api/desserts/d/solved'])
   })
+})
+
+it('shows what is saved where a draft of an earlier visit is refused', async () => {
+  serveWith((request) =>
+    request.method === 'POST'
+      ? json(422, { detail: 'Height must be more than 0.', errors: [] })
+      : json(200, worked([result('base', 'saved', 10)])),
+  )
+  const use = onScreen(() =>
+    useWorkedOut(
+      () => 'd',
+      () => LEFT,
+      () => '',
+      () => false,
+    ),
+  )
+  await settled()
+  expect(use.worked.value?.solved.parts[0]?.name).toBe('saved')
+  expect(use.error.value?.message).toContain('more than 0')
 })
 
 describe('useUndo', () => {

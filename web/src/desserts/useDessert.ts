@@ -85,6 +85,11 @@ export function useWorkedOut(
     } catch (problem) {
       if (!(problem instanceof Problem)) throw problem
       error.value = problem
+      // A draft of an earlier visit may be refused before anything is seen: then what is saved is.
+      const at = id()
+      if (!worked.value && at && !isSaved() && problem.status === 422) {
+        worked.value = await savedFigures(at, of).catch(() => undefined)
+      }
       // Silence is asked again; a refusal stays one until the draft changes.
       if (problem.status === 0) again = setTimeout(askAnew, AGAIN_MS)
     }
