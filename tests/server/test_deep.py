@@ -370,3 +370,23 @@ def test_the_vocabulary_is_what_core_knows(shelves: Shelves) -> None:
     assert {one["key"] for one in words["components"]} == set(WHOLE)
     assert len(words["allergens"]) == 14
     assert words["temper"]["dark"]["work_c"] == 31.5
+
+
+def test_what_takes_the_whites_left_over_is_of_this_kitchen(
+    shelves: Shelves, stranger: Member, as_member: Callable[[Member], Client]
+) -> None:
+    def meringue(client: Client, name: str) -> None:
+        white = {"name": "Egg white", "egg": "white", "pieces": [{"name": "white", "mass_g": 30}]}
+        egg = made(client, "ingredient", white)
+        lines = [{"key": "w", "mass_g": 90, "ingredient": egg["id"]}]
+        made(client, "formula", {"name": name, "lines": lines})
+
+    meringue(shelves.client, "Own meringue")
+    meringue(as_member(stranger), "Foreign meringue")
+    yolk = {"name": "Egg yolk", "egg": "yolk", "pieces": [{"name": "yolk", "mass_g": 20}]}
+    egg = made(shelves.client, "ingredient", yolk)
+    lines = [{"key": "y", "mass_g": 60, "ingredient": egg["id"]}]
+    curd = made(shelves.client, "formula", {"name": "Curd", "lines": lines})
+    read = shelves.client.get(f"/api/formulas/{curd['id']}/reading").json()
+    (left,) = read["leftovers"]
+    assert (left["part"], left["takers"]) == ("white", ["Own meringue"])

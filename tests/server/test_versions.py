@@ -124,14 +124,15 @@ def test_what_was_read_in_a_write_that_was_undone_is_not_kept(shelves: Shelves) 
         "formula",
         {"name": "Outer", "lines": [{"key": "a", "mass_g": 50, "formula": own["id"]}]},
     )
-    before = shelves.client.get(f"/api/formulas/{own['id']}/reading").json()
+    sheets = f"/api/formulas/{own['id']}/scaled?mass_g=100"
+    before = shelves.client.get(sheets).json()
     circle = entry_of("formula", own)
     circle["lines"] = [{"key": "a", "mass_g": 50, "formula": outer["id"]}]
     refused = put(shelves.client, f"/api/formulas/{own['id']}", {"revision": 1, "data": circle})
     assert refused.status_code == 422
     # The next write gives the same version that the undone one would have had.
     made(shelves.client, "mold", {"name": "Other", "shape": shelves.mold["shape"]})
-    assert shelves.client.get(f"/api/formulas/{own['id']}/reading").json() == before
+    assert shelves.client.get(sheets).json() == before
 
 
 class TestTags:
