@@ -237,8 +237,12 @@ def each_swapped(body: object, own: Shelves, theirs: Shelves) -> list[object]:
 
 
 MARK = "Zibeline"
-# What asks which of a dessert's formulas hold an ingredient: of another kitchen's, none do.
-FINDS_NONE = {"weigh_dessert_swap", "take_dessert_swap"}
+# What looks nothing up by the key: which of a dessert's formulas hold an ingredient (none do), and
+# drawing, which sends the keys of formulas back as they came.
+FINDS_NONE = {
+    *("weigh_dessert_swap", "take_dessert_swap"),
+    *("place_stack", "propose_part", "refit_dessert"),
+}
 
 
 def marked(member: Member) -> None:
