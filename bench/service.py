@@ -1,20 +1,23 @@
 """`python -m bench.service`: the API and the first cut, against a throwaway demo server.
 
-Side by side in one run: an authenticated endpoint that reads one row (a formula), the dessert's
-own row, and the dessert solved. Then, in headless Chromium with an empty cache: the first cut
-drawn, and what script and style weigh on the wire.
+In turn in one run: a row, the dessert solved as it is saved and as it is drawn, its sheets, lists.
+Then, in headless Chromium, with an empty cache and on return: the first cut drawn, with the bytes
+and requests the browser counts, and how many of its questions waited for each other.
 """
 
-import gzip
 import http.cookiejar
 import json
 import time
 import urllib.request
+from typing import Any
+
+from playwright.sync_api import BrowserContext, Page
 
 from bench.stage import chromium, served
 from bench.timing import in_turn, yardstick
 
 RUNS = 300
+TARGET = 0.08
 
 
 class Visitor:
@@ -44,22 +47,77 @@ class Visitor:
 
 
 def measure_api(site: str) -> None:
-    """One row read, and the dessert solved, in turn."""
+    """One row read, the dessert solved as it is saved, and solved as it is drawn, in turn."""
     visitor = Visitor(site)
     mold = json.loads(visitor.get("/api/molds"))["items"][0]["id"]
-    dessert = json.loads(visitor.get("/api/desserts"))["items"][0]["id"]
-    paths = [f"/api/molds/{mold}", f"/api/desserts/{dessert}", f"/api/desserts/{dessert}/solved"]
-    for path in paths:
-        visitor.get(path)
-    row, own, solved = in_turn([lambda path=path: visitor.get(path) for path in paths], RUNS)
-    print(f"one row (a mold) {row:.2f} ms, the dessert's row {own:.2f} ms, solved {solved:.2f} ms")
-    print(f"solved / one row: {solved / row:.2f}   (target 1.5)")
+    dessert = f"/api/desserts/{json.loads(visitor.get('/api/desserts'))['items'][0]['id']}"
+    row = json.loads(visitor.get(dessert))
+    entry = {key: row[key] for key in ("name", "mold", "parts", "portions", "count", "sizes")}
+    asks = [
+        lambda: visitor.get(f"/api/molds/{mold}"),
+        lambda: visitor.get(dessert),
+        lambda: visitor.get(f"{dessert}/solved"),
+        lambda: visitor.post("/api/desserts/what-if", entry),
+        lambda: visitor.get(f"{dessert}/sheets"),
+        lambda: visitor.get("/api/ingredients"),
+        lambda: visitor.get("/api/formulas"),
+    ]
+    for ask in asks:
+        ask()
+    mold_ms, row_ms, solved, drawn, sheets, pantry, formulas = in_turn(asks, RUNS)
+    print(f"a mold {mold_ms:.2f} ms, the dessert's row {row_ms:.2f} ms, its sheets {sheets:.1f} ms")
+    print(f"lists: ingredients {pantry:.1f} ms, formulas {formulas:.1f} ms")
+    print(f"solved as saved {solved:.2f} ms, as drawn {drawn:.2f} ms")
+    print(f"solved / yardstick: {solved / yardstick():.3f}   (target {TARGET})")
+
+
+class Wire:
+    """What a page asks for over the wire, as the browser counts it."""
+
+    def __init__(self, page: Page) -> None:
+        self.bytes = self.requests = 0
+        self.asked: dict[str, tuple[float, float]] = {}
+        self._cached: set[str] = set()
+        self._begun: dict[str, float] = {}
+        self._is_api: set[str] = set()
+        devtools = page.context.new_cdp_session(page)
+        devtools.send("Network.enable")
+        devtools.on("Network.requestWillBeSent", self._sent)
+        devtools.on("Network.requestServedFromCache", lambda e: self._cached.add(e["requestId"]))
+        devtools.on("Network.responseReceived", self._answered)
+        devtools.on("Network.loadingFinished", self._finished)
+
+    def _sent(self, event: dict[str, Any]) -> None:
+        self._begun[event["requestId"]] = event["timestamp"]
+        if "/api/" in event["request"]["url"]:
+            self._is_api.add(event["requestId"])
+
+    def _answered(self, event: dict[str, Any]) -> None:
+        if event["response"].get("fromDiskCache"):
+            self._cached.add(event["requestId"])
+
+    def _finished(self, event: dict[str, Any]) -> None:
+        key = event["requestId"]
+        if key in self._cached:
+            return
+        self.bytes += int(event["encodedDataLength"])
+        self.requests += 1
+        if key in self._is_api:
+            self.asked[key] = (self._begun[key], event["timestamp"])
+
+    def steps(self) -> int:
+        """How many questions to the server waited for each other."""
+        steps, until = 0, 0.0
+        for begun, ended in sorted(self.asked.values()):
+            if begun >= until:
+                steps, until = steps + 1, ended
+        return steps
 
 
 def measure_first_cut(site: str) -> None:
-    """From an empty cache to the cut on the screen, and the weight of script and style."""
+    """The cut on the screen from an empty cache and on return: time, bytes, requests, steps."""
     with chromium() as browser:
-        times = []
+        cold, back = [], []
         for _ in range(5):
             context = browser.new_context(viewport={"width": 1280, "height": 800})
             page = context.new_page()
@@ -71,22 +129,26 @@ def measure_first_cut(site: str) -> None:
             context = browser.new_context(
                 viewport={"width": 1280, "height": 800}, storage_state=state
             )
-            page = context.new_page()
-            weights: list[int] = []
-            page.on("response", lambda answer, own=weights: _weigh(answer, own))
-            begun = time.perf_counter()
-            page.goto(site)
-            page.locator("svg .part").first.wait_for()
-            times.append(time.perf_counter() - begun)
+            cold.append(_to_the_cut(context, site))
+            back.append(_to_the_cut(context, site))
             context.close()
-    print(f"first cut, cold: {sorted(times)[2] * 1000:.0f} ms (target 1500; runs {_ms(times)})")
-    print(f"initial script and style: {sum(weights) / 1000:.0f} kB gzipped (target 300)")
+    for name, runs in (("cold", cold), ("on return", back)):
+        times = [seconds for seconds, _ in runs]
+        wire = runs[-1][1]
+        print(f"first cut, {name}: {1000 * sorted(times)[2]:.0f} ms (runs {_ms(times)})")
+        print(f"  {wire.bytes / 1000:.0f} kB, {wire.requests} requests, {wire.steps()} steps")
+    print("  (targets: cold 1 500 ms, 340 kB, 3 steps; on return 10 requests)")
 
 
-def _weigh(answer: object, weights: list[int]) -> None:
-    kind = answer.headers.get("content-type", "")  # type: ignore[attr-defined]
-    if "javascript" in kind or "css" in kind:
-        weights.append(len(gzip.compress(answer.body(), 6)))  # type: ignore[attr-defined]
+def _to_the_cut(context: BrowserContext, site: str) -> tuple[float, Wire]:
+    page = context.new_page()
+    wire = Wire(page)
+    begun = time.perf_counter()
+    page.goto(site)
+    page.locator("svg .part").first.wait_for()
+    seconds = time.perf_counter() - begun
+    page.close()
+    return seconds, wire
 
 
 def _ms(times: list[float]) -> str:

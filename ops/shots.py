@@ -18,7 +18,7 @@ def shots() -> int:
         with application(env, port):
             quietly(
                 "shots",
-                [PYTHON, "-m", "docs.screenshots.take", f"http://127.0.0.1:{port}"],
+                [PYTHON, "-m", "ops.pictures", f"http://127.0.0.1:{port}"],
                 cwd=ROOT,
             )
     say("The pictures are in docs/screenshots.")

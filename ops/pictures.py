@@ -1,14 +1,15 @@
-"""`./fern shots`: one picture of each main view, from the demo kitchen, into this folder."""
+"""`./fern shots`: one picture of each main view, from the demo kitchen."""
 
 import os
 import sys
 from collections.abc import Callable
-from pathlib import Path
 
 from playwright.sync_api import Page, sync_playwright
 
-HERE = Path(__file__).parent
-CHROMIUM = "/usr/bin/chromium"
+from ops.install import CHROMIUM
+from ops.say import ROOT
+
+FOLDER = ROOT / "docs" / "screenshots"
 
 
 def desserts(page: Page) -> None:
@@ -218,7 +219,7 @@ def main(site: str) -> None:
     root = ["--no-sandbox"] if os.geteuid() == 0 else []
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(
-            executable_path=CHROMIUM, args=["--disable-gpu", "--disable-quic", *root]
+            executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
         )
         for view in VIEWS:
             page = browser.new_page(viewport={"width": 1280, "height": 800})
@@ -227,7 +228,7 @@ def main(site: str) -> None:
             page.locator("svg .part").first.wait_for()
             view(page)
             page.wait_for_load_state("networkidle")
-            page.screenshot(path=str(HERE / f"{view.__name__}.png"))
+            page.screenshot(path=str(FOLDER / f"{view.__name__}.png"))
             page.close()
         browser.close()
 
