@@ -4,7 +4,6 @@ from functools import lru_cache
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.db.models import Count, Max
 from django.http import HttpRequest
 from ninja import Query, Router, Schema
 from pydantic import StringConstraints
@@ -19,6 +18,7 @@ from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry import usual
+from fernbell.server.rows.kept import kept
 from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Act, require, rows
 from fernbell.server.rows.schemas import MOST_ROWS, Entry
@@ -124,30 +124,23 @@ def _usual(member: Member) -> list[dict[str, Any]]:
     return list(found.order_by("word").values("word", "ingredient").annotate(name=usual.NAME))
 
 
-def _state(member: Member, model: type[Row]) -> tuple[Any, ...]:
-    """Changes with every write: what was read at the same state is still right."""
-    return tuple(rows(member, model).aggregate(Count("pk"), Max("changed_at")).values())
-
-
 def shelf_names(member: Member, shelf: str) -> Names:
     """What stands on one shelf."""
     if shelf == "lines":
         return names_of(member)
     if shelf == "ingredients":
         lines = names_of(member)
-        return _only(lines, formulas=False)
-    model = SHELVES[shelf]
-    return _plain(shelf, member.kitchen_id, _state(member, model))
+        return _ingredients(lines)
+    return _plain(member, shelf)
 
 
 @lru_cache(maxsize=32)
-def _only(lines: Names, *, formulas: bool) -> Names:
-    kept = tuple(one for one in lines.every if one.is_formula == formulas)
-    return Names(kept, lines.usual)
+def _ingredients(lines: Names) -> Names:
+    return Names(tuple(one for one in lines.every if not one.is_formula), lines.usual)
 
 
-@lru_cache(maxsize=64)
-def _plain(shelf: str, kitchen: UUID, state: tuple[Any, ...]) -> Names:
+@kept(64)
+def _plain(kitchen: UUID, shelf: str) -> Names:
     found = SHELVES[shelf].objects.filter(kitchen_id=kitchen, archived_at=None)
     return Names(
         tuple(Named(Ingredient(str(pk), name)) for pk, name in found.values_list("pk", "name"))

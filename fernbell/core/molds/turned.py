@@ -169,7 +169,7 @@ class Turned(Revolved):
             "diameter_mm", max(point.diameter_mm for point in self.points), least=20, most=1000
         )
         for place, point in enumerate(self.points[1:], 1):
-            # Only the floor may be closed: what is poured in must pass all above it.
+            # Only the floor may be closed: what is poured must pass all above it; common practice.
             check_range(f"points.{place}.diameter_mm", point.diameter_mm, least=5, most=1000)
 
     @classmethod

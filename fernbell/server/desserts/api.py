@@ -13,9 +13,9 @@ from fernbell.server.desserts.rows import (
     DESSERT,
     STACK,
     entry_of,
-    kept_stack,
     molds_named,
     molds_on_shelf,
+    parts_of_stack,
 )
 from fernbell.server.desserts.schemas import (
     DessertBrief,
@@ -91,7 +91,7 @@ def proposed(request: HttpRequest, data: ProposeIn) -> Any:
 def placed(request: HttpRequest, data: PlaceIn) -> Any:
     """A stack measured for a dessert as it is drawn; nothing is saved."""
     dessert = _drawn(request, data.dessert)
-    parts, shape = kept_stack(find(request.auth, STACK, data.stack))
+    parts, shape = parts_of_stack(find(request.auth, STACK, data.stack))
     if len(data.keys) != len(parts):
         raise Invalid.field("keys", f"Give {len(parts)} keys, one for every part of the stack.")
     return {"parts": list(place_stack(dessert, parts, shape, data.keys))}

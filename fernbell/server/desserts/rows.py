@@ -107,6 +107,6 @@ def snapshot_stack(row: Stack) -> Snapshot:
 STACK = Shelf("stack", Stack, StackIn, write_stack, snapshot_stack)
 
 
-def kept_stack(row: Stack) -> tuple[list[Any], Any]:
+def parts_of_stack(row: Stack) -> tuple[list[Any], Any]:
     """A stack's parts and the mold they stood in, as core values."""
     return PARTS.validate_python(row.parts), SHAPE.validate_python(row.shape)

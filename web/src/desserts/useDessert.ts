@@ -5,6 +5,7 @@ import { onScopeDispose, shallowRef, watch } from 'vue'
 import { api, Problem, take } from '../api/client'
 import { AGAIN_MS, useDraft } from '../api/draft'
 import type { Bite, Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '../api/types'
+import { FIRST } from './sizes'
 
 export function entryOf(row: Dessert): DessertEntry {
   const { name, mold, built, parts, portions, count, sizes } = row
@@ -12,8 +13,6 @@ export function entryOf(row: Dessert): DessertEntry {
 }
 
 export const useDessert = (id: () => string | undefined) => useDraft('desserts', id, entryOf)
-
-const OWN_SIZE = ''
 
 // openapi-fetch widens points to lists of numbers; they are pairs.
 async function ofSaved(id: string, size: string) {
@@ -32,7 +31,7 @@ function useAhead(id: () => string | undefined) {
   watch(
     id,
     (now) => {
-      ahead = now ? { id: now, figures: ofSaved(now, OWN_SIZE) } : undefined
+      ahead = now ? { id: now, figures: ofSaved(now, FIRST) } : undefined
       // Whoever takes it is told of a refusal.
       ahead?.figures.catch(() => undefined)
     },
@@ -41,7 +40,7 @@ function useAhead(id: () => string | undefined) {
   return (saved: string, size: string) => {
     const found = ahead
     ahead = undefined
-    return found?.id === saved && size === OWN_SIZE ? found.figures : ofSaved(saved, size)
+    return found?.id === saved && size === FIRST ? found.figures : ofSaved(saved, size)
   }
 }
 
