@@ -1,6 +1,5 @@
 """Looking up names: any shelf, as one types; and what a bare word means here."""
 
-from functools import lru_cache
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
@@ -9,30 +8,30 @@ from ninja import Query, Router, Schema
 from pydantic import StringConstraints
 
 from fernbell.core.measures import read_measure
-from fernbell.core.pantry import Ingredient
-from fernbell.core.pantry.naming import Named, Names, called
-from fernbell.server.desserts.models import Dessert, Stack
-from fernbell.server.formulas.models import Formula
-from fernbell.server.formulas.names import names_of
+from fernbell.core.pantry.naming import called
+from fernbell.server.desserts.rows import DESSERT, STACK
+from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.kitchens.models import Member
-from fernbell.server.molds.models import Mold
+from fernbell.server.molds.rows import MOLD
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry import usual
-from fernbell.server.rows.kept import kept
-from fernbell.server.rows.models import Row
+from fernbell.server.pantry.rows import INGREDIENT
 from fernbell.server.rows.policy import Act, require, rows
 from fernbell.server.rows.schemas import MOST_ROWS, Entry
+from fernbell.server.rows.search import lookup
+from fernbell.server.rows.shelf import Shelf
 
-SHELVES: dict[str, type[Row]] = {
-    "ingredients": pantry.Ingredient,
-    "formulas": Formula,
-    "desserts": Dessert,
-    "molds": Mold,
-    "stacks": Stack,
+SHELVES: dict[str, list[Shelf]] = {
+    "ingredients": [INGREDIENT],
+    "formulas": [FORMULA],
+    "lines": [INGREDIENT, FORMULA],
+    "desserts": [DESSERT],
+    "molds": [MOLD],
+    "stacks": [STACK],
 }
 
 router = Router(tags=["names"])
-Shelf = Literal["ingredients", "formulas", "lines", "desserts", "molds", "stacks"]
+On = Literal["ingredients", "formulas", "lines", "desserts", "molds", "stacks"]
 Word = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=60)]
 
 
@@ -80,13 +79,13 @@ class UsualOut(Schema):
 @router.get("", response=list[FoundName], operation_id="find_names")
 def find_names(
     request: HttpRequest,
-    shelf: Shelf,
+    shelf: On,
     q: Annotated[str, Query(max_length=120)],
     limit: Annotated[int, Query(ge=1, le=MOST_ROWS)] = 8,
 ) -> Any:
     """Rows of a shelf whose names fit what is typed so far, the best first."""
     require(request.auth, Act.READ)
-    found = shelf_names(request.auth, shelf).find(q, begun=True, most=limit)
+    found = lookup(request.auth.kitchen_id, SHELVES[shelf]).find(q, begun=True, most=limit)
     return [
         {
             "id": one.key,
@@ -122,26 +121,3 @@ def set_usual(request: HttpRequest, data: UsualIn) -> Any:
 def _usual(member: Member) -> list[dict[str, Any]]:
     found = rows(member, pantry.Usual).filter(ingredient__archived_at=None)
     return list(found.order_by("word").values("word", "ingredient").annotate(name=usual.NAME))
-
-
-def shelf_names(member: Member, shelf: str) -> Names:
-    """What stands on one shelf."""
-    if shelf == "lines":
-        return names_of(member)
-    if shelf == "ingredients":
-        lines = names_of(member)
-        return _ingredients(lines)
-    return _plain(member, shelf)
-
-
-@lru_cache(maxsize=32)
-def _ingredients(lines: Names) -> Names:
-    return Names(tuple(one for one in lines.every if not one.is_formula), lines.usual)
-
-
-@kept(64)
-def _plain(kitchen: UUID, shelf: str) -> Names:
-    found = SHELVES[shelf].objects.filter(kitchen_id=kitchen, archived_at=None)
-    return Names(
-        tuple(Named(Ingredient(str(pk), name)) for pk, name in found.values_list("pk", "name"))
-    )

@@ -256,6 +256,7 @@ def test_a_make_up_tells_what_a_formula_contains(page: Page, demo: str) -> None:
     expect(page.get_by_role("dialog")).to_contain_text("left after cooking")
     page.keyboard.press("Escape")
     page.get_by_role("link", name="Pantry").click()
+    page.get_by_label("Find an ingredient").fill("quince")
     page.get_by_role("complementary").get_by_role("link", name="Quince purée").click()
     make_up = page.get_by_role("region", name="Make-up")
     make_up.get_by_label("Water").fill("")

@@ -26,7 +26,9 @@ def test_a_change_counts_the_revision_and_is_remembered(shelves: Shelves, kind: 
     answer = put(shelves.client, url(shelves, kind), {"revision": 1, "data": entry})
     assert answer.status_code == 200, answer.content
     assert (answer.json()["name"], answer.json()["revision"]) == ("Renamed", 2)
-    newest, oldest = shelves.client.get(url(shelves, kind, "/history")).json()
+    history = shelves.client.get(url(shelves, kind, "/history")).json()
+    newest, oldest = history["items"]
+    assert history["total"] == 2
     assert (newest["who"], newest["action"], newest["revision"]) == ("Ines", "changed", 2)
     assert newest["fields"] == {"name": [shelves.row(kind)["name"], "Renamed"]}
     assert oldest["action"] == "created"

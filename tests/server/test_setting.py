@@ -12,7 +12,7 @@ from tests.server.api import entry_of, post, put
 
 
 def one(client: Client, room: str, name: str) -> dict[str, Any]:
-    items = client.get(f"/api/{room}?limit=500").json()["items"]
+    items = client.get(f"/api/{room}", {"q": name}).json()["items"]
     return next(item for item in items if item["name"] == name)
 
 

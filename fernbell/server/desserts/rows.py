@@ -4,6 +4,8 @@ from dataclasses import asdict
 from typing import Any
 from uuid import UUID
 
+from django.db.models import QuerySet
+
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert, Stack
 from fernbell.server.desserts.schemas import PARTS, DessertIn, StackIn
@@ -14,7 +16,7 @@ from fernbell.server.problems import Invalid
 from fernbell.server.rows.kept import kept
 from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Keeper, rows
-from fernbell.server.rows.shelf import Shelf, Snapshot, find_in
+from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs, find_in
 
 
 def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
@@ -61,7 +63,12 @@ def snapshot(row: Row) -> Snapshot:
     return own | {"mold": str(row.mold_id)}
 
 
-DESSERT = Shelf("dessert", Dessert, DessertIn, write, snapshot, related=("mold",))
+def listed(found: QuerySet) -> list[Brief]:
+    """With how many are made."""
+    return briefs(found, "count")
+
+
+DESSERT = Shelf("dessert", Dessert, DessertIn, write, snapshot, related=("mold",), listed=listed)
 
 
 @kept(64)
@@ -104,7 +111,12 @@ def snapshot_stack(row: Stack) -> Snapshot:
     return {"name": row.name, "shape": row.shape, "parts": row.parts}
 
 
-STACK = Shelf("stack", Stack, StackIn, write_stack, snapshot_stack)
+def listed_stacks(found: QuerySet) -> list[Brief]:
+    """With their parts, and where they stood."""
+    return briefs(found, "shape", "parts")
+
+
+STACK = Shelf("stack", Stack, StackIn, write_stack, snapshot_stack, listed=listed_stacks)
 
 
 def parts_of_stack(row: Stack) -> tuple[list[Any], Any]:

@@ -8,6 +8,7 @@ from pydantic import Field, TypeAdapter, model_validator
 
 from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
 from fernbell.core.errors import OutOfRange
+from fernbell.core.formulas import usual_rule
 from fernbell.server.molds.schemas import Shape
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
@@ -63,8 +64,24 @@ class DessertBrief(RowOut):
     count: int
 
 
+class FormulaLook(Schema):
+    """How a formula is called and drawn, and what it usually does."""
+
+    id: UUID
+    name: str
+    kind: str
+    flavor: str
+    color: str
+    does: str
+
+    @staticmethod
+    def resolve_does(row: Any) -> str:
+        """The usual rule of its kind."""
+        return usual_rule(row.kind)
+
+
 class DessertOut(DessertBrief):
-    """A dessert alone."""
+    """A dessert alone, with the formulas its parts are made of."""
 
     mold: UUID
     mold_name: str
@@ -73,6 +90,12 @@ class DessertOut(DessertBrief):
     parts: list[Part]
     portions: Portions
     sizes: list[SizeIn]
+    made_of: list[FormulaLook]
+
+    @staticmethod
+    def resolve_made_of(row: Any) -> Any:
+        """Formulas of its parts, in all sizes."""
+        return row.formulas.order_by("name")
 
     @staticmethod
     def resolve_mold(row: Any) -> UUID:

@@ -26,7 +26,8 @@ def read_line(member: Member, typed: TypedLine) -> ReadLine:
 
 def read_pasted(member: Member, pasted: PastedIn) -> list[PastedLine]:
     """Understand a pasted list line by line."""
-    names, system, weighed = names_of(member), System(member.measures), weighed_by(member)
+    lines, system, weighed = read_list(pasted.text), System(member.measures), weighed_by(member)
+    names = names_of(member).together(line.amount.name for line in lines if line.amount)
 
     def of(line: Pasted) -> Understood:
         if line.amount is None:
@@ -37,6 +38,5 @@ def read_pasted(member: Member, pasted: PastedIn) -> list[PastedLine]:
             return refused(line.text, refusal)
 
     return [
-        PastedLine(**dict(as_read(of(line), pasted.within)), heading=line.heading)
-        for line in read_list(pasted.text)
+        PastedLine(**dict(as_read(of(line), pasted.within)), heading=line.heading) for line in lines
     ]

@@ -1,22 +1,18 @@
 """What can be a line of a formula here: how it is called and what it is weighed by."""
 
 from collections.abc import Callable
-from functools import lru_cache
 from uuid import UUID
 
-from django.db.models import Count, Max
 from ninja import Schema
 
 from fernbell.core.formulas import read_formulas
 from fernbell.core.pantry import Ingredient
-from fernbell.core.pantry.naming import Choice, Named, Names, Understood, called
+from fernbell.core.pantry.naming import Choice, Lookup, Named, Understood, called
 from fernbell.server.formulas.books import book_for
-from fernbell.server.formulas.models import Formula
+from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.kitchens.models import Member
-from fernbell.server.pantry import models as pantry
-from fernbell.server.pantry.assemble import as_measured
-from fernbell.server.rows.models import NAMING, Change
-from fernbell.server.rows.policy import rows
+from fernbell.server.pantry.rows import INGREDIENT
+from fernbell.server.rows.search import lookup
 
 
 class LineChoice(Schema):
@@ -52,35 +48,9 @@ class ReadLine(Schema):
     far: bool
 
 
-def names_of(member: Member) -> Names:
+def names_of(member: Member) -> Lookup:
     """What can be a line in the member's kitchen: ingredients and formulas."""
-    changes = rows(member, Change).filter(NAMING)
-    return _lines(member.kitchen_id, changes.aggregate(last=Max("pk"))["last"])
-
-
-@lru_cache(maxsize=32)
-def _lines(kitchen: UUID, last: int | None) -> Names:
-    """Read once until what is called so changes; how often each is used is of that moment."""
-    del last
-    usual = pantry.Usual.objects.filter(kitchen_id=kitchen).values_list("word", "ingredient_id")
-    formulas = Formula.objects.filter(kitchen_id=kitchen, archived_at=None)
-    found = pantry.Ingredient.objects.filter(kitchen_id=kitchen, archived_at=None)
-    nested = dict(
-        Formula.objects.filter(kitchen_id=kitchen)
-        .annotate(uses=Count("nested_in"))
-        .values_list("pk", "uses")
-    )
-    every = [
-        *(
-            Named(as_measured(row), tuple(row.other_names), uses=row.uses)
-            for row in found.annotate(uses=Count("lines"))
-        ),
-        *(
-            Named(Ingredient(str(pk), name), is_formula=True, uses=nested.get(pk, 0))
-            for pk, name in formulas.order_by("pk").values_list("pk", "name")
-        ),
-    ]
-    return Names(tuple(every), {word: str(pk) for word, pk in usual})
+    return lookup(member.kitchen_id, [INGREDIENT, FORMULA])
 
 
 def weighed_by(member: Member) -> Callable[[Named], Ingredient]:

@@ -5,6 +5,7 @@ from datetime import datetime
 from typing import Annotated, Any
 from uuid import UUID
 
+from django.db.models import Q
 from django.http import HttpRequest
 from ninja import Query, Router, Schema
 from pydantic import StringConstraints
@@ -20,10 +21,10 @@ from fernbell.server.pantry.models import Ingredient
 from fernbell.server.rows import actions, history
 from fernbell.server.rows.models import Change
 from fernbell.server.rows.policy import Act, require, rows
-from fernbell.server.rows.schemas import Entry
+from fernbell.server.rows.schemas import EARLIER, Entry, Limit, Offset, Page
 from fernbell.server.rows.shelf import find
 
-MOST_SHOWN = 60
+MOST_MARKED = 20
 
 
 class RevisionIn(Entry):
@@ -45,6 +46,12 @@ class RevisionOut(Schema):
     says: list[str]
 
 
+class RevisionsOut(Page[RevisionOut]):
+    """A page of revisions; `marked` are older ones with a name or of a good batch."""
+
+    marked: list[RevisionOut]
+
+
 class RestoreIn(Entry):
     """The revision that is current now; a stale one is refused."""
 
@@ -54,13 +61,22 @@ class RestoreIn(Entry):
 router = Router(tags=["formula"])
 
 
-@router.get("/{uuid:row_id}/revisions", response=list[RevisionOut], operation_id="list_revisions")
-def list_revisions(request: HttpRequest, row_id: UUID) -> Any:
-    """Revisions of a formula, the newest first."""
+@router.get("/{uuid:row_id}/revisions", response=RevisionsOut, operation_id="list_revisions")
+def list_revisions(
+    request: HttpRequest, row_id: UUID, limit: Limit = EARLIER, offset: Offset = 0
+) -> Any:
+    """Revisions of a formula, the newest first; and on the first page those that are marked."""
     require(request.auth, Act.READ)
-    found = list(history.revisions(request.auth, FORMULA, row_id)[:MOST_SHOWN])
-    names = _names(request.auth, found)
-    return [_revision(one, names) for one in found]
+    every = history.revisions(request.auth, FORMULA, row_id)
+    page = list(every[offset : offset + limit])
+    marked = every.filter(Q(good=True) | ~Q(name="")).exclude(pk__in=[one.pk for one in page])
+    also = [] if offset else list(marked[:MOST_MARKED])
+    names = _names(request.auth, [*page, *also])
+    return {
+        "items": [_revision(one, names) for one in page],
+        "marked": [_revision(one, names) for one in also],
+        "total": every.count(),
+    }
 
 
 @router.put(

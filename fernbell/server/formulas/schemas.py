@@ -165,16 +165,6 @@ class FormulaBrief(FormulaHead):
     desserts: list[str]
     within: bool
 
-    @staticmethod
-    def resolve_batch_g(row: Any) -> float:
-        """Grams of all lines."""
-        return row.batch_g or 0.0
-
-    @staticmethod
-    def resolve_desserts(row: Any) -> list[str]:
-        """Names of the desserts on the shelf."""
-        return [dessert.name for dessert in row.in_desserts]
-
 
 class FormulaOut(FormulaHead):
     """A formula alone."""

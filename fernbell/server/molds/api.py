@@ -8,12 +8,12 @@ from fernbell.core.molds import depth_working
 from fernbell.core.working import Working
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.rows import MOLD
-from fernbell.server.molds.schemas import FillIn, MoldOut
+from fernbell.server.molds.schemas import FillIn, MoldBrief, MoldOut
 from fernbell.server.rows.policy import Act, require
 from fernbell.server.rows.routes import routes_of
 from fernbell.server.rows.shelf import find
 
-router = routes_of(MOLD, MoldOut, MoldOut)
+router = routes_of(MOLD, MoldBrief, MoldOut)
 
 
 @router.post("/{uuid:row_id}/fill", response=Working, operation_id="fill_mold")

@@ -1,11 +1,14 @@
 """How a mold is written and remembered."""
 
 from dataclasses import asdict
+from typing import Any
+
+from django.db.models import QuerySet
 
 from fernbell.server.molds.models import Mold
-from fernbell.server.molds.schemas import MoldIn
+from fernbell.server.molds.schemas import SHAPE, MoldIn, MoldSketch
 from fernbell.server.rows.policy import Keeper
-from fernbell.server.rows.shelf import Shelf, Snapshot
+from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs
 
 
 def write(member: Keeper, row: Mold, data: MoldIn) -> None:
@@ -20,4 +23,14 @@ def snapshot(row: Mold) -> Snapshot:
     return {"name": row.name, "shape": row.shape, "water_g": row.water_g, "note": row.note}
 
 
-MOLD = Shelf("mold", Mold, MoldIn, write, snapshot)
+def listed(found: QuerySet) -> list[Brief]:
+    """With how each looks and what it holds."""
+    return [_brief(**row) for row in briefs(found, "shape", "water_g")]
+
+
+def _brief(shape: dict[str, Any], water_g: float | None, **row: Any) -> Brief:
+    figures = MoldSketch.of(SHAPE.validate_python(shape), water_g)
+    return {**row, "form": shape["form"], "figures": figures}
+
+
+MOLD = Shelf("mold", Mold, MoldIn, write, snapshot, listed=listed)

@@ -28,24 +28,36 @@ class MoldIn(Entry):
         return self
 
 
-class MoldFigures(Schema):
-    """What a mold holds: capacity, edge, open surface and wall with their workings; how it looks.
+class MoldSketch(Schema):
+    """How a mold looks and is called: its rim from above, and the cut through its middle.
 
-    `outline` is its rim from above, `section` the cut through its middle. `water` is the
-    difference that water makes to the printed size. `composes` says that desserts are composed
-    in it.
+    `composes` says that desserts are composed in it.
     """
 
     says: str
     says_in_full: str
     composes: bool
+    capacity_ml: float
+    outline: list[tuple[float, float]]
+    section: list[tuple[float, float]]
+
+    @classmethod
+    def of(cls, printed: Mold, water_g: float | None) -> Self:
+        """The sketch of a core mold."""
+        mold = trued(printed, water_g)
+        return cls(**_sketch(printed, mold))
+
+
+class MoldFigures(MoldSketch):
+    """What a mold holds: capacity, edge, open surface and wall with their workings; its looks.
+
+    `water` is the difference that water makes to the printed size.
+    """
 
     capacity: Working
     perimeter: Working
     free_surface: Working
     wall: Working
-    outline: list[tuple[float, float]]
-    section: list[tuple[float, float]]
     water: Working | None
 
     @classmethod
@@ -54,26 +66,46 @@ class MoldFigures(Schema):
         mold = trued(printed, water_g)
         capacity, perimeter, surface, wall = mold.workings()
         return cls(
-            says=printed.size_words(),
-            says_in_full=printed.words_in_full(),
-            composes=mold.is_upright,
+            **_sketch(printed, mold),
             capacity=capacity,
             perimeter=perimeter,
             free_surface=surface,
             wall=wall,
-            outline=list(outline(mold.plan_at(mold.height_mm))),
-            section=[(round(x, 2), round(z, 2)) for x, z in mold.section(0.0, mold.height_mm)],
             water=None if water_g is None else water_working(printed, water_g),
         )
+
+
+def _sketch(printed: Mold, mold: Mold) -> dict[str, Any]:
+    return {
+        "says": printed.size_words(),
+        "says_in_full": printed.words_in_full(),
+        "composes": mold.is_upright,
+        "capacity_ml": mold.capacity_ml,
+        "outline": list(outline(mold.plan_at(mold.height_mm))),
+        "section": [(round(x, 2), round(z, 2)) for x, z in mold.section(0.0, mold.height_mm)],
+    }
+
+
+class MoldBrief(RowOut):
+    """A mold in the list."""
+
+    form: str
+    figures: MoldSketch
 
 
 class MoldOut(RowOut):
     """A mold with its figures."""
 
+    form: str
     shape: Shape
     water_g: float | None
     note: str
     figures: MoldFigures
+
+    @staticmethod
+    def resolve_form(row: Any) -> str:
+        """What its shape is."""
+        return row.shape["form"]
 
     @staticmethod
     def resolve_figures(row: Any) -> MoldFigures:

@@ -7,17 +7,16 @@ from uuid import UUID
 from django.http import HttpRequest
 from ninja import Status
 
-from fernbell.core.pantry import Ingredient as CoreIngredient
 from fernbell.core.pantry import (
     read_densities,
 )
-from fernbell.core.pantry.naming import Named, Names
 from fernbell.server.pantry import usual
 from fernbell.server.pantry.models import Ingredient
-from fernbell.server.pantry.rows import INGREDIENT
+from fernbell.server.pantry.rows import INGREDIENT, lacking, what_lacks
 from fernbell.server.pantry.schemas import (
     IngredientBrief,
     IngredientOut,
+    LackingOut,
     ManyIn,
     OtherName,
     PastedIngredient,
@@ -26,22 +25,27 @@ from fernbell.server.pantry.schemas import (
 from fernbell.server.rows import actions
 from fernbell.server.rows.policy import Act, require, rows
 from fernbell.server.rows.routes import routes_of
+from fernbell.server.rows.schemas import PAGE, Limit, Offset, Page
+from fernbell.server.rows.search import lookup
 
 router = routes_of(INGREDIENT, IngredientBrief, IngredientOut)
+
+
+@router.get("/lacking", response=Page[LackingOut], operation_id="list_lacking")
+def list_lacking(request: HttpRequest, limit: Limit = PAGE, offset: Offset = 0) -> Any:
+    """Ingredients whose density, make-up or allergens nobody has entered yet."""
+    require(request.auth, Act.READ)
+    found = lacking(rows(request.auth, Ingredient))
+    return {"items": what_lacks(found[offset : offset + limit]), "total": found.count()}
 
 
 @router.post("/read-list", response=list[PastedIngredient], operation_id="read_pantry_list")
 def read_pasted(request: HttpRequest, data: PastedNames) -> Any:
     """What a pasted list of ingredients says, line by line; nothing is changed."""
     require(request.auth, Act.READ)
-    own = rows(request.auth, Ingredient).filter(archived_at=None)
-    there = Names(
-        tuple(Named(CoreIngredient("", name)) for name in own.values_list("name", flat=True))
-    )
-    return [
-        {**asdict(line), "there": bool(there.find(line.name).certain)}
-        for line in read_densities(data.text)
-    ]
+    lines = read_densities(data.text)
+    names = lookup(request.auth.kitchen_id, [INGREDIENT]).together(line.name for line in lines)
+    return [{**asdict(line), "there": bool(names.find(line.name).certain)} for line in lines]
 
 
 @router.post("/many", response={201: list[IngredientOut]}, operation_id="create_ingredients")

@@ -4,6 +4,7 @@ from typing import ClassVar
 
 from django.db import models
 
+from fernbell.core.pantry.naming import all_names
 from fernbell.server.kitchens.models import Kitchen
 from fernbell.server.rows.models import Row
 
@@ -31,6 +32,10 @@ class Ingredient(Row):
     packs = models.JSONField(default=list)
     keeping = models.JSONField(null=True)
     note = models.CharField(max_length=2000, blank=True)
+
+    def called(self) -> tuple[str, ...]:
+        """Everything it is called."""
+        return all_names(self.name, self.other_names, (piece["name"] for piece in self.pieces))
 
     def users(self) -> set[str]:
         """Names of the formulas that weigh it."""

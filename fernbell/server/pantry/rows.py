@@ -1,9 +1,27 @@
 """How an ingredient is written and remembered."""
 
-from fernbell.server.pantry.models import Ingredient
+from itertools import compress
+from typing import Any
+from uuid import UUID
+
+from django.db.models import (
+    BooleanField,
+    Count,
+    ExpressionWrapper,
+    F,
+    Func,
+    OuterRef,
+    Q,
+    QuerySet,
+    Subquery,
+)
+
+from fernbell.core.pantry.naming import Named
+from fernbell.server.pantry.assemble import as_measured, price_today
+from fernbell.server.pantry.models import Ingredient, Usual
 from fernbell.server.pantry.schemas import IngredientIn
 from fernbell.server.rows.policy import Keeper
-from fernbell.server.rows.shelf import Shelf, Snapshot
+from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs
 
 PLAIN = (
     *("name", "other_names", "density_g_ml", "cup_density_g_ml", "weigh_step_g", "pieces"),
@@ -11,6 +29,7 @@ PLAIN = (
     *("make_up_source", "make_up_status", "states", "egg", "allergens", "chocolate", "packs"),
     *("keeping", "note"),
 )
+MOST_HELD = 150
 
 
 def write(member: Keeper, row: Ingredient, data: IngredientIn) -> None:
@@ -30,4 +49,67 @@ def snapshot(row: Ingredient) -> Snapshot:
     return own | {"make_up_status": row.make_up_status or None, "egg": row.egg or None}
 
 
-INGREDIENT = Shelf("ingredient", Ingredient, IngredientIn, write, snapshot)
+def listed(found: QuerySet) -> list[Brief]:
+    """With what is known of each, how it is counted and what it costs today."""
+    fields = ("density_g_ml", "weigh_step_g", "allergens", "pieces", "packs")
+    known = ExpressionWrapper(Q(make_up__isnull=False), BooleanField())
+    return [_brief(**row) for row in briefs(found, *fields, made_up=known)]
+
+
+def _brief(pieces: list[dict[str, Any]], packs: list[dict[str, Any]], **row: Any) -> Brief:
+    counted = "{name}, {mass_g:g} g".format(**pieces[0]) if pieces else ""
+    return {**row, "counted": counted, "price_per_kg": price_today(packs)}
+
+
+UNKNOWN = {"density_g_ml": "density", "make_up": "make-up", "allergens": "allergens"}
+"""Fields that are null while nobody knows, and what they are called."""
+
+
+def lacking(found: QuerySet) -> QuerySet:
+    """Of those on the shelf the ones of which something is not known."""
+    known = {f"{field}__isnull": False for field in UNKNOWN}
+    return found.filter(archived_at=None).exclude(**known).order_by("name", "id")
+
+
+def what_lacks(some: QuerySet) -> list[dict[str, Any]]:
+    """Their names, and what is not known of each."""
+    asks = (ExpressionWrapper(Q(**{f"{field}__isnull": True}), BooleanField()) for field in UNKNOWN)
+    return [
+        {"id": key, "name": name, "lacks": list(compress(UNKNOWN.values(), lacks))}
+        for key, name, *lacks in some.values_list("id", "name", *asks)
+    ]
+
+
+def named(found: QuerySet) -> list[Named]:
+    """With what else it is called, what it is measured by, and in how many lines it stands."""
+    uses = Subquery(
+        Ingredient.lines.rel.related_model.objects.filter(ingredient=OuterRef("pk"))
+        .order_by()
+        .values("ingredient")
+        .annotate(n=Count("pk"))
+        .values("n")
+    )
+    return [
+        Named(as_measured(row), tuple(row.other_names), uses=row.uses or 0)
+        for row in found.defer("make_up", "chocolate").annotate(uses=uses)
+    ]
+
+
+def usual(kitchen: UUID) -> dict[str, UUID]:
+    """What bare words mean in a kitchen."""
+    return dict(Usual.objects.filter(kitchen_id=kitchen).values_list("word", "ingredient_id"))
+
+
+def held(found: QuerySet, container: str) -> QuerySet:
+    """Those of which a piece or a pack is called so."""
+    counted = Func(F("pieces"), F("packs"), template="(%(expressions)s)::text", arg_joiner=" || ")
+    return found.annotate(counted=counted).filter(counted__icontains=container)[:MOST_HELD]
+
+
+INGREDIENT = Shelf(
+    *("ingredient", Ingredient, IngredientIn, write, snapshot),
+    listed=listed,
+    named=named,
+    usual=usual,
+    held=held,
+)

@@ -1,6 +1,7 @@
 """What goes over the wire for ingredients."""
 
 from typing import Annotated, Any, Self
+from uuid import UUID
 
 from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
@@ -75,21 +76,6 @@ class IngredientBrief(RowOut):
     allergens: list[str] | None
     price_per_kg: float | None
 
-    @staticmethod
-    def resolve_counted(row: Any) -> str:
-        """The unit it is usually counted in, and what one weighs."""
-        return "{name}, {mass_g:g} g".format(**row.pieces[0]) if row.pieces else ""
-
-    @staticmethod
-    def resolve_made_up(row: Any) -> bool:
-        """Whether its make-up is known."""
-        return row.make_up is not None
-
-    @staticmethod
-    def resolve_price_per_kg(row: Any) -> float | None:
-        """By the first pack that has a price today."""
-        return price_today(row.packs)
-
 
 class IngredientOut(IngredientBrief):
     """An ingredient; `shared` says of its other names which are also names of what else.
@@ -114,6 +100,21 @@ class IngredientOut(IngredientBrief):
     packs: list[Pack]
     keeping: Keeping | None
     note: str
+
+    @staticmethod
+    def resolve_counted(row: Any) -> str:
+        """The unit it is usually counted in, and what one weighs."""
+        return "{name}, {mass_g:g} g".format(**row.pieces[0]) if row.pieces else ""
+
+    @staticmethod
+    def resolve_made_up(row: Any) -> bool:
+        """Whether its make-up is known."""
+        return row.make_up is not None
+
+    @staticmethod
+    def resolve_price_per_kg(row: Any) -> float | None:
+        """By the first pack that has a price today."""
+        return price_today(row.packs)
 
     @staticmethod
     def resolve_used_by(row: Any) -> list[str]:
@@ -144,6 +145,14 @@ class IngredientOut(IngredientBrief):
     def resolve_egg(row: Any) -> str | None:
         """Which part of an egg it is; nothing where it is none."""
         return row.egg or None
+
+
+class LackingOut(Schema):
+    """An ingredient of which something is not known yet."""
+
+    id: UUID
+    name: str
+    lacks: list[str]
 
 
 class ManyIn(Entry):

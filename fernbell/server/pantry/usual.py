@@ -1,9 +1,10 @@
 """What bare words such as 'butter' mean in a kitchen, and what else its things are called."""
 
+from collections.abc import Iterable
 from uuid import UUID
 
 from django.db import transaction
-from django.db.models import F
+from django.db.models import F, QuerySet
 
 from fernbell.core.measures import name_key, words_of
 from fernbell.server.kitchens.models import Member
@@ -42,11 +43,17 @@ def shared(row: Ingredient) -> dict[str, list[str]]:
     """Of its other names those that are names of other ingredients of its kitchen too."""
     mine = {name_key(name): name for name in row.other_names}
     found: dict[str, list[str]] = {}
-    others = Ingredient.objects.filter(kitchen_id=row.kitchen_id, archived_at=None)
-    for own, also in others.exclude(pk=row.pk).values_list("name", "other_names"):
+    for own, also in _called_so(row, mine):
         for name in {mine.get(name_key(one)) for one in (own, *also)} - {None}:
             found.setdefault(str(name), []).append(own)
     return found
+
+
+def _called_so(row: Ingredient, keys: Iterable[tuple[str, ...]]) -> QuerySet:
+    """Names and other names of the other ingredients that have one of these names, and more."""
+    others = Ingredient.objects.filter(kitchen_id=row.kitchen_id, archived_at=None)
+    named = others.filter(keys__overlap=["".join(key) for key in keys])
+    return named.exclude(pk=row.pk).order_by("name").values_list("name", "other_names")
 
 
 @transaction.atomic
@@ -56,8 +63,7 @@ def remember(member: Member, shelf: Shelf, row_id: UUID, name: str) -> Ingredien
     key = name_key(name)
     if not key:
         raise Invalid.field("name", "A name has letters.")
-    others = rows(member, Ingredient).filter(archived_at=None).exclude(pk=row_id)
-    for own, also in others.values_list("name", "other_names"):
+    for own, also in _called_so(row, [key]):
         if any(name_key(one) == key for one in (own, *also)):
             raise Invalid.field("name", f"‘{name}’ is what {own} is called.")
     if any(name_key(one) == key for one in (row.name, *row.other_names)):

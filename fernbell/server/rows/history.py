@@ -1,6 +1,6 @@
 """What happened to a row: noted, read back, and marked."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Mapping
 from typing import Any
 from uuid import UUID
 
@@ -11,6 +11,9 @@ from fernbell.server.problems import NotThere
 from fernbell.server.rows.models import Change, Row
 from fernbell.server.rows.policy import Act, Keeper, begin, rows
 from fernbell.server.rows.shelf import Shelf, Snapshot, find
+
+WHOLE_EVERY = 20
+"""Every so many revisions the row is kept whole, so that no comparison takes back more."""
 
 
 def note(member: Keeper, shelf: Shelf, row: Row, action: str, before: Snapshot) -> None:
@@ -26,6 +29,7 @@ def note(member: Keeper, shelf: Shelf, row: Row, action: str, before: Snapshot) 
         revision=row.revision,
         action=action,
         fields=fields,
+        whole=after if row.revision % WHOLE_EVERY == 0 else None,
     )
 
 
@@ -42,11 +46,6 @@ def note_kitchen(member: Keeper, fields: Mapping[str, Any]) -> None:
     )
 
 
-def latest(member: Keeper, shelf: Shelf, row_id: UUID) -> Iterable[Change]:
-    """What happened to a row, the newest first."""
-    return revisions(member, shelf, row_id)[:100]
-
-
 def revisions(member: Keeper, shelf: Shelf, row_id: UUID) -> QuerySet[Change]:
     """Every change of a row, the newest first; the row has to be there."""
     find(member, shelf, row_id)
@@ -55,14 +54,16 @@ def revisions(member: Keeper, shelf: Shelf, row_id: UUID) -> QuerySet[Change]:
 
 
 def snapshot_at(member: Keeper, shelf: Shelf, row: Row, revision: int) -> Snapshot:
-    """A row as it was at a revision: what changed since is taken back, the newest first."""
+    """A row as it was at a revision: from the next one kept whole, what changed is taken back."""
     if not 1 <= revision <= row.revision:
         raise NotThere(f"{row.name} has no revision {revision}.")
-    then = dict(shelf.snapshot(row))
-    for one in revisions(member, shelf, row.pk):
-        if one.revision <= revision:
-            break
-        then |= {field: before for field, (before, _) in one.fields.items()}
+    since = rows(member, Change).filter(kind=shelf.name, row=row.pk, revision__gt=revision)
+    near = since.filter(whole__isnull=False).order_by("revision").first()
+    if near:
+        since = since.filter(revision__lte=near.revision)
+    then = dict(near.whole if near else shelf.snapshot(row))
+    for fields in since.order_by("-revision", "-id").values_list("fields", flat=True):
+        then |= {field: before for field, (before, _) in fields.items()}
     return then
 
 

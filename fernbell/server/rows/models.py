@@ -4,12 +4,19 @@ import uuid
 from typing import ClassVar
 
 from django.conf import settings
+from django.contrib.postgres.indexes import GinIndex, OpClass
 from django.db import models
 from django.db.models.functions import Lower
 
+from fernbell.core.pantry.naming import all_names
+from fernbell.server.rows.spelling import Keys, Words
+
 
 class Row(models.Model):
-    """What every row of a kitchen has: owner, name, revision, and who touched it last."""
+    """What every row of a kitchen has: owner, name, revision, and who touched it last.
+
+    `words` and `keys` are its names as core spells them, see `core.pantry.naming.spelled`.
+    """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     kitchen = models.ForeignKey("kitchens.Kitchen", on_delete=models.CASCADE)
@@ -20,6 +27,8 @@ class Row(models.Model):
     changed_by = models.ForeignKey(
         settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+"
     )
+    words = Words(default="", editable=False)
+    keys = Keys(models.TextField(), default=list, editable=False)
 
     class Meta:
         abstract = True
@@ -32,25 +41,38 @@ class Row(models.Model):
                 name="%(class)s_name_once",
             )
         ]
+        indexes: ClassVar = [
+            models.Index(
+                fields=["kitchen", "name", "id"],
+                condition=models.Q(archived_at=None),
+                name="%(class)s_by_name",
+            ),
+            models.Index(
+                fields=["kitchen", "-changed_at", "id"],
+                condition=models.Q(archived_at=None),
+                name="%(class)s_by_change",
+            ),
+            GinIndex(OpClass("words", "gin_trgm_ops"), name="%(class)s_by_word"),
+            GinIndex(fields=["keys"], name="%(class)s_by_key"),
+        ]
 
     def __str__(self) -> str:
         return self.name
+
+    def called(self) -> tuple[str, ...]:
+        """Everything it is called."""
+        return all_names(self.name)
 
     def users(self) -> set[str]:
         """Names of what uses this row and keeps it from being archived."""
         return set()
 
 
-NAMING = ~models.Q(kind__in=("dessert", "mold", "stack")) & (
-    ~models.Q(kind="formula") | ~models.Q(action="changed") | models.Q(fields__has_key="name")
-)
-"""Changes after which a line of a formula may be understood otherwise."""
-
-
 class Change(models.Model):
     """Who changed what and when; `fields` holds [before, after] of every field that differs.
 
-    A revision may be given a `name`, and marked as one that made a `good` batch.
+    A revision may be given a `name`, and marked as one that made a `good` batch. Now and then
+    `whole` keeps the row as it was then, so that a far revision is near one that is whole.
     """
 
     kitchen = models.ForeignKey("kitchens.Kitchen", on_delete=models.CASCADE)
@@ -63,6 +85,7 @@ class Change(models.Model):
     revision = models.PositiveIntegerField()
     action = models.CharField(max_length=12)
     fields = models.JSONField(default=dict)
+    whole = models.JSONField(null=True)
     name = models.CharField(max_length=80, blank=True)
     good = models.BooleanField(default=False)
 
@@ -70,7 +93,6 @@ class Change(models.Model):
         ordering: ClassVar = ["-at", "-id"]
         indexes: ClassVar = [
             models.Index(fields=["kitchen", "kind", "row", "revision"], name="changes_of_a_row"),
-            models.Index(fields=["kitchen", "id"], name="changes_of_names", condition=NAMING),
         ]
 
     def __str__(self) -> str:

@@ -1,15 +1,24 @@
 """The routes every shelf has: list, create, read, change, copy, archive, restore, history."""
 
-from typing import Annotated, Any
+from typing import Any
 from uuid import UUID
 
-from django.db.models import Count
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Status
+from pydantic_core import to_json
 
-from fernbell.server.rows import actions, history
-from fernbell.server.rows.policy import Act, require, rows
-from fernbell.server.rows.schemas import MOST_ROWS, ChangeOut, Page, Revised, RowOut
+from fernbell.server.rows import actions, history, listing
+from fernbell.server.rows.listing import Listing
+from fernbell.server.rows.policy import Act, require
+from fernbell.server.rows.schemas import (
+    EARLIER,
+    ChangeOut,
+    Limit,
+    Offset,
+    Page,
+    Revised,
+    RowOut,
+)
 from fernbell.server.rows.shelf import Shelf, find
 
 
@@ -22,33 +31,27 @@ def routes_of(shelf: Shelf, brief: type[RowOut], full: type[RowOut]) -> Router:
 
 
 def _reading(router: Router, shelf: Shelf, brief: type[RowOut], full: type[RowOut]) -> None:
-    page, route = Page[brief], f"{{}}_{shelf.name}".format
+    page, changes, route = Page[brief], Page[ChangeOut], f"{{}}_{shelf.name}".format
 
     @router.get("", response=page, operation_id=route("list"))
-    def list_rows(
-        request: HttpRequest,
-        archived: bool = False,
-        limit: Annotated[int, Query(ge=1, le=MOST_ROWS)] = MOST_ROWS,
-        offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
-    ) -> dict[str, Any]:
+    def list_rows(request: HttpRequest, asked: Query[Listing]) -> HttpResponse:
         require(request.auth, Act.READ)
-        found = shelf.listed(
-            rows(request.auth, shelf.model).filter(archived_at__isnull=not archived)
-        )
-        items = list(found.select_related("changed_by")[offset : offset + limit])
-        short = len(items) < limit and (items or not offset)
-        total = offset + len(items) if short else found.aggregate(n=Count("pk"))["n"]
-        return {"items": items, "total": total}
+        items, total = listing.page(request.auth.kitchen_id, shelf, asked)
+        body = to_json({"items": items, "total": total})
+        return HttpResponse(body, content_type="application/json")
 
     @router.get("/{uuid:row_id}", response=full, operation_id=route("read"))
     def read_row(request: HttpRequest, row_id: UUID) -> Any:
         require(request.auth, Act.READ)
         return find(request.auth, shelf, row_id)
 
-    @router.get("/{uuid:row_id}/history", response=list[ChangeOut], operation_id=route("history"))
-    def row_history(request: HttpRequest, row_id: UUID) -> Any:
+    @router.get("/{uuid:row_id}/history", response=changes, operation_id=route("history"))
+    def row_history(
+        request: HttpRequest, row_id: UUID, limit: Limit = EARLIER, offset: Offset = 0
+    ) -> dict[str, Any]:
         require(request.auth, Act.READ)
-        return history.latest(request.auth, shelf, row_id)
+        every = history.revisions(request.auth, shelf, row_id)
+        return {"items": every[offset : offset + limit], "total": every.count()}
 
 
 def _writing(router: Router, shelf: Shelf, full: type[RowOut]) -> None:

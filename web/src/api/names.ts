@@ -1,8 +1,9 @@
 /** Names and measures as this kitchen says them. */
-import { useQuery } from '@tanstack/vue-query'
+import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
 
 import { api, take } from './client'
-import { useReread } from './shelves'
+import { nextOffset, useReread } from './shelves'
 import type { Usual } from './types'
 
 /** A number typed with a fraction or in another unit, in the unit it is kept in. */
@@ -17,6 +18,22 @@ export const useUsual = () =>
     queryKey: ['ingredients', 'usual'],
     queryFn: () => take<Usual[]>(api.GET('/api/names/usual')),
   })
+
+/** Ingredients of which something is not known, page by page. */
+export function useLacking() {
+  const query = useInfiniteQuery({
+    shallow: true,
+    queryKey: ['ingredients', 'list', 'lacking'],
+    queryFn: ({ pageParam }) =>
+      take(api.GET('/api/ingredients/lacking', { params: { query: { offset: pageParam } } })),
+    initialPageParam: 0,
+    getNextPageParam: nextOffset,
+  })
+  const pages = computed(() => query.data.value?.pages ?? [])
+  const lacking = computed(() => pages.value.flatMap((one) => one.items))
+  const left = computed(() => (pages.value.at(-1)?.total ?? 0) - lacking.value.length)
+  return { lacking, left, more: () => void query.fetchNextPage() }
+}
 
 /** Give names and bare words a meaning; whatever names ingredients is read anew. */
 export function useNaming() {

@@ -601,7 +601,7 @@ export interface paths {
         };
         /**
          * List Revisions
-         * @description Revisions of a formula, the newest first.
+         * @description Revisions of a formula, the newest first; and on the first page those that are marked.
          */
         get: operations["list_revisions"];
         put?: never;
@@ -744,6 +744,26 @@ export interface paths {
         put?: never;
         /** Create Row */
         post: operations["create_ingredient"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/lacking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Lacking
+         * @description Ingredients whose density, make-up or allergens nobody has entered yet.
+         */
+        get: operations["list_lacking"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1576,7 +1596,7 @@ export interface components {
         };
         /**
          * ChangeOut
-         * @description One entry of a row's history.
+         * @description One entry of a row's history; a field that is no plain value says only that it changed.
          */
         ChangeOut: {
             /** Action */
@@ -1589,9 +1609,9 @@ export interface components {
             /** Fields */
             fields: {
                 [key: string]: [
-                    unknown,
-                    unknown
-                ];
+                    string | number | boolean | null,
+                    string | number | boolean | null
+                ] | null;
             };
             /** Revision */
             revision: number;
@@ -1860,7 +1880,7 @@ export interface components {
         };
         /**
          * DessertOut
-         * @description A dessert alone.
+         * @description A dessert alone, with the formulas its parts are made of.
          */
         DessertOut: {
             /** Archived */
@@ -1884,6 +1904,8 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /** Made Of */
+            made_of: components["schemas"]["FormulaLook"][];
             /**
              * Mold
              * Format: uuid
@@ -2343,6 +2365,27 @@ export interface components {
              * @default false
              */
             whole_eggs: boolean;
+        };
+        /**
+         * FormulaLook
+         * @description How a formula is called and drawn, and what it usually does.
+         */
+        FormulaLook: {
+            /** Color */
+            color: string;
+            /** Does */
+            does: string;
+            /** Flavor */
+            flavor: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
         };
         /**
          * FormulaOut
@@ -3001,6 +3044,21 @@ export interface components {
             role: components["schemas"]["Role"];
         };
         /**
+         * LackingOut
+         * @description An ingredient of which something is not known yet.
+         */
+        LackingOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Lacks */
+            lacks: string[];
+            /** Name */
+            name: string;
+        };
+        /**
          * Landing
          * @description Where a formula stands on a dial; without a working it cannot be told, and why.
          */
@@ -3160,6 +3218,45 @@ export interface components {
             name: string;
         };
         /**
+         * Listing
+         * @description Which rows of a shelf are asked for.
+         *
+         *     With `q` those whose names fit what is typed so far, the best first; with `ids` those.
+         */
+        Listing: {
+            /**
+             * Archived
+             * @default false
+             */
+            archived: boolean;
+            /**
+             * Ids
+             * @default []
+             */
+            ids: string[];
+            /**
+             * Limit
+             * @default 100
+             */
+            limit: number;
+            /**
+             * Offset
+             * @default 0
+             */
+            offset: number;
+            /**
+             * Order
+             * @default name
+             * @enum {string}
+             */
+            order: "name" | "latest";
+            /**
+             * Q
+             * @default
+             */
+            q: string;
+        };
+        /**
          * Losses
          * @description What does not arrive: boiled or baked off, left in the pan, tasted.
          *
@@ -3302,15 +3399,42 @@ export interface components {
             says: string;
         };
         /**
+         * MoldBrief
+         * @description A mold in the list.
+         */
+        MoldBrief: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string | null;
+            figures: components["schemas"]["MoldSketch"];
+            /** Form */
+            form: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Revision */
+            revision: number;
+        };
+        /**
          * MoldFigures
-         * @description What a mold holds: capacity, edge, open surface and wall with their workings; how it looks.
+         * @description What a mold holds: capacity, edge, open surface and wall with their workings; its looks.
          *
-         *     `outline` is its rim from above, `section` the cut through its middle. `water` is the
-         *     difference that water makes to the printed size. `composes` says that desserts are composed
-         *     in it.
+         *     `water` is the difference that water makes to the printed size.
          */
         MoldFigures: {
             capacity: components["schemas"]["Working"];
+            /** Capacity Ml */
+            capacity_ml: number;
             /** Composes */
             composes: boolean;
             free_surface: components["schemas"]["Working"];
@@ -3364,6 +3488,8 @@ export interface components {
             /** Changed By */
             changed_by: string | null;
             figures: components["schemas"]["MoldFigures"];
+            /** Form */
+            form: string;
             /**
              * Id
              * Format: uuid
@@ -3379,6 +3505,32 @@ export interface components {
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
             /** Water G */
             water_g: number | null;
+        };
+        /**
+         * MoldSketch
+         * @description How a mold looks and is called: its rim from above, and the cut through its middle.
+         *
+         *     `composes` says that desserts are composed in it.
+         */
+        MoldSketch: {
+            /** Capacity Ml */
+            capacity_ml: number;
+            /** Composes */
+            composes: boolean;
+            /** Outline */
+            outline: [
+                number,
+                number
+            ][];
+            /** Says */
+            says: string;
+            /** Says In Full */
+            says_in_full: string;
+            /** Section */
+            section: [
+                number,
+                number
+            ][];
         };
         /**
          * MovedLine
@@ -3475,6 +3627,13 @@ export interface components {
              */
             prices: components["schemas"]["Price"][];
         };
+        /** Page[ChangeOut] */
+        Page_ChangeOut_: {
+            /** Items */
+            items: components["schemas"]["ChangeOut"][];
+            /** Total */
+            total: number;
+        };
         /** Page[DessertBrief] */
         Page_DessertBrief_: {
             /** Items */
@@ -3496,10 +3655,17 @@ export interface components {
             /** Total */
             total: number;
         };
-        /** Page[MoldOut] */
-        Page_MoldOut_: {
+        /** Page[LackingOut] */
+        Page_LackingOut_: {
             /** Items */
-            items: components["schemas"]["MoldOut"][];
+            items: components["schemas"]["LackingOut"][];
+            /** Total */
+            total: number;
+        };
+        /** Page[MoldBrief] */
+        Page_MoldBrief_: {
+            /** Items */
+            items: components["schemas"]["MoldBrief"][];
             /** Total */
             total: number;
         };
@@ -3978,6 +4144,18 @@ export interface components {
             says: string[];
             /** Who */
             who: string | null;
+        };
+        /**
+         * RevisionsOut
+         * @description A page of revisions; `marked` are older ones with a name or of a good batch.
+         */
+        RevisionsOut: {
+            /** Items */
+            items: components["schemas"]["RevisionOut"][];
+            /** Marked */
+            marked: components["schemas"]["RevisionOut"][];
+            /** Total */
+            total: number;
         };
         /**
          * Ring
@@ -5034,7 +5212,10 @@ export interface operations {
     list_dessert: {
         parameters: {
             query?: {
+                q?: string;
+                ids?: string[];
                 archived?: boolean;
+                order?: "name" | "latest";
                 limit?: number;
                 offset?: number;
             };
@@ -5295,7 +5476,10 @@ export interface operations {
     };
     history_dessert: {
         parameters: {
-            query?: never;
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
             header?: never;
             path: {
                 row_id: string;
@@ -5310,7 +5494,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"][];
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
         };
@@ -5463,7 +5647,10 @@ export interface operations {
     list_formula: {
         parameters: {
             query?: {
+                q?: string;
+                ids?: string[];
                 archived?: boolean;
+                order?: "name" | "latest";
                 limit?: number;
                 offset?: number;
             };
@@ -5771,7 +5958,10 @@ export interface operations {
     };
     history_formula: {
         parameters: {
-            query?: never;
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
             header?: never;
             path: {
                 row_id: string;
@@ -5786,7 +5976,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"][];
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
         };
@@ -5863,7 +6053,10 @@ export interface operations {
     };
     list_revisions: {
         parameters: {
-            query?: never;
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
             header?: never;
             path: {
                 row_id: string;
@@ -5878,7 +6071,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RevisionOut"][];
+                    "application/json": components["schemas"]["RevisionsOut"];
                 };
             };
         };
@@ -6043,7 +6236,10 @@ export interface operations {
     list_ingredient: {
         parameters: {
             query?: {
+                q?: string;
+                ids?: string[];
                 archived?: boolean;
+                order?: "name" | "latest";
                 limit?: number;
                 offset?: number;
             };
@@ -6084,6 +6280,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientOut"];
+                };
+            };
+        };
+    };
+    list_lacking: {
+        parameters: {
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_LackingOut_"];
                 };
             };
         };
@@ -6230,7 +6449,10 @@ export interface operations {
     };
     history_ingredient: {
         parameters: {
-            query?: never;
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
             header?: never;
             path: {
                 row_id: string;
@@ -6245,7 +6467,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"][];
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
         };
@@ -6439,7 +6661,10 @@ export interface operations {
     list_mold: {
         parameters: {
             query?: {
+                q?: string;
+                ids?: string[];
                 archived?: boolean;
+                order?: "name" | "latest";
                 limit?: number;
                 offset?: number;
             };
@@ -6455,7 +6680,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Page_MoldOut_"];
+                    "application/json": components["schemas"]["Page_MoldBrief_"];
                 };
             };
         };
@@ -6604,7 +6829,10 @@ export interface operations {
     };
     history_mold: {
         parameters: {
-            query?: never;
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
             header?: never;
             path: {
                 row_id: string;
@@ -6619,7 +6847,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"][];
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
         };
@@ -6875,7 +7103,10 @@ export interface operations {
     list_stack: {
         parameters: {
             query?: {
+                q?: string;
+                ids?: string[];
                 archived?: boolean;
+                order?: "name" | "latest";
                 limit?: number;
                 offset?: number;
             };
@@ -7014,7 +7245,10 @@ export interface operations {
     };
     history_stack: {
         parameters: {
-            query?: never;
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
             header?: never;
             path: {
                 row_id: string;
@@ -7029,7 +7263,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"][];
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
         };

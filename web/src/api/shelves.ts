@@ -1,5 +1,12 @@
 /** Lists of rows and single rows, the same way for every room. */
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import {
+  type InfiniteData,
+  keepPreviousData,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 
 import { anywhere, take } from './client'
@@ -15,6 +22,7 @@ import type {
   IngredientBrief,
   IngredientEntry,
   Mold,
+  MoldBrief,
   MoldEntry,
   Stack,
   StackEntry,
@@ -24,10 +32,21 @@ export interface Shelves {
   desserts: { brief: DessertBrief; full: Dessert; entry: DessertEntry }
   formulas: { brief: FormulaBrief; full: Formula; entry: FormulaEntry }
   ingredients: { brief: IngredientBrief; full: Ingredient; entry: IngredientEntry }
-  molds: { brief: Mold; full: Mold; entry: MoldEntry }
+  molds: { brief: MoldBrief; full: Mold; entry: MoldEntry }
   stacks: { brief: Stack; full: Stack; entry: StackEntry }
 }
 export type Shelf = keyof Shelves
+/** Which rows of a shelf, and in which order; nothing asked is all on the shelf, by name. */
+export interface Asked {
+  archived?: boolean
+  order?: 'name' | 'latest'
+  q?: string
+}
+interface Page<Row> {
+  items: Row[]
+  total: number
+}
+const PAGE = 100
 /** What a new row is made of; what is left out is the server's to fill in. */
 export type New<S extends Shelf> = Partial<Shelves[S]['entry']> & { name: string }
 
@@ -42,10 +61,8 @@ function requests<S extends Shelf>(shelf: S) {
   const as = <T>(answer: Promise<{ data?: unknown; response: Response }>) =>
     take(answer as Promise<{ data?: T; response: Response }>)
   return {
-    list: (archived: boolean) =>
-      as<{ items: Brief[]; total: number }>(
-        GET(`/api/${shelf}`, { params: { query: { archived } } }),
-      ),
+    list: (query: Asked & { limit?: number; offset?: number; ids?: readonly string[] }) =>
+      as<Page<Brief>>(GET(`/api/${shelf}`, { params: { query: { ...query } } })),
     read: (id: string) => as<Full>(GET(row, one(id))),
     create: (entry: New<S>) => as<Full>(POST(`/api/${shelf}`, { body: entry })),
     change: (id: string, revision: number, data: Entry) =>
@@ -54,19 +71,44 @@ function requests<S extends Shelf>(shelf: S) {
     copy: (id: string) => as<Full>(POST(`${row}/copy`, one(id))),
     archive: (id: string) => as<Full>(POST(`${row}/archive`, one(id))),
     restore: (id: string) => as<Full>(POST(`${row}/restore`, one(id))),
-    history: (id: string) => as<Change[]>(GET(`${row}/history`, one(id))),
+    history: (id: string, offset: number) =>
+      as<Page<Change>>(
+        GET(`${row}/history`, { params: { path: { row_id: id }, query: { offset } } }),
+      ),
   }
 }
 
-export function useRows<S extends Shelf>(shelf: S, archived: MaybeRefOrGetter<boolean> = false) {
-  const query = useQuery({
+/** Rows by their keys. */
+export const rowsOf = <S extends Shelf>(shelf: S, ids: readonly string[]) =>
+  requests(shelf).list({ ids })
+
+/** What there is beyond the pages that were read. */
+export const nextOffset = <Row>(_: Page<Row>, pages: Page<Row>[]) => {
+  const read = pages.reduce((sum, one) => sum + one.items.length, 0)
+  const last = pages.at(-1)
+  return last?.items.length && read < last.total ? read : undefined
+}
+
+/** A shelf page by page; `more` reads the next page. */
+export function useRows<S extends Shelf>(
+  shelf: S,
+  asked: MaybeRefOrGetter<Asked> = {},
+  enabled: () => boolean = () => true,
+) {
+  const query = useInfiniteQuery({
     shallow: true,
-    queryKey: [shelf, 'list', () => toValue(archived)],
-    queryFn: () => requests(shelf).list(toValue(archived)),
+    queryKey: [shelf, 'list', () => toValue(asked)],
+    queryFn: ({ pageParam }) =>
+      requests(shelf).list({ ...toValue(asked), limit: PAGE, offset: pageParam }),
+    initialPageParam: 0,
+    getNextPageParam: nextOffset,
     placeholderData: keepPreviousData,
+    enabled,
   })
-  const rows = computed(() => query.data.value?.items ?? [])
-  return { ...query, rows }
+  const pages = computed(() => query.data.value?.pages ?? [])
+  const rows = computed(() => pages.value.flatMap((one) => one.items))
+  const left = computed(() => Math.max(0, (pages.value.at(-1)?.total ?? 0) - rows.value.length))
+  return { ...query, rows, left, more: () => void query.fetchNextPage() }
 }
 
 export function useRow<S extends Shelf>(shelf: S, id: MaybeRefOrGetter<string | undefined>) {
@@ -78,13 +120,17 @@ export function useRow<S extends Shelf>(shelf: S, id: MaybeRefOrGetter<string | 
   })
 }
 
-export function useHistory(shelf: Shelf, id: MaybeRefOrGetter<string | undefined>) {
-  return useQuery({
+/** What happened to a row, the newest first; `more` reads what was earlier. */
+export function useHistory(shelf: Shelf, id: string) {
+  const query = useInfiniteQuery({
     shallow: true,
-    queryKey: [shelf, 'history', () => toValue(id)],
-    queryFn: () => requests(shelf).history(toValue(id) ?? ''),
-    enabled: () => Boolean(toValue(id)),
+    queryKey: [shelf, 'history', id],
+    queryFn: ({ pageParam }) => requests(shelf).history(id, pageParam),
+    initialPageParam: 0,
+    getNextPageParam: nextOffset,
   })
+  const changes = computed(() => query.data.value?.pages.flatMap((one) => one.items) ?? [])
+  return { changes, hasMore: query.hasNextPage, more: () => void query.fetchNextPage() }
 }
 
 /** Reads the rows of a shelf anew, after they were changed by another way than the writes here. */
@@ -99,42 +145,47 @@ function sharedFields<Brief extends object>(brief: Brief, full: object): Brief {
   return { ...brief, ...Object.fromEntries(said) }
 }
 
+/** Who else wants to hear of a row that was written. */
+const told: ((shelf: Shelf, row: Shelves[Shelf]['full']) => void)[] = []
+export const whenWritten = (tell: (typeof told)[number]) => told.push(tell)
+
 /** What changes rows; afterwards everything that may depend on them is read anew. */
 export function useWrites<S extends Shelf>(shelf: S) {
   const client = useQueryClient()
   const ask = requests(shelf)
   type Full = Shelves[S]['full'] & { id: string }
-  /** Off the shelf at once, so that nothing leads back to it while the lists are read anew. */
-  const dropFromLists = (id: string) => {
-    client.setQueriesData<{ items: { id: string }[]; total: number }>(
-      { queryKey: [shelf, 'list'] },
-      (page) => page && { ...page, items: page.items.filter((one) => one.id !== id) },
-    )
+  type Brief = Shelves[S]['brief'] & { id: string }
+  type Lists = InfiniteData<Page<Brief>>
+  /** The lists as they are read, page by page; not those of some keys, or of what lacks. */
+  const lists = {
+    queryKey: [shelf, 'list'],
+    predicate: (one: { queryKey: readonly unknown[] }) => typeof one.queryKey[2] === 'object',
   }
+  const inLists = (change: (items: Brief[]) => Brief[]) =>
+    client.setQueriesData<Lists>(
+      lists,
+      (old) =>
+        old && { ...old, pages: old.pages.map((one) => ({ ...one, items: change(one.items) })) },
+    )
+  /** Off the shelf at once, so that nothing leads back to it while the lists are read anew. */
+  const dropFromLists = (id: string) => inLists((items) => items.filter((one) => one.id !== id))
   /** A list asked for before the write may come after it: what is under way does not count. */
   const readListAnew = async () => {
     await client.cancelQueries({ queryKey: [shelf, 'list'] })
     await client.invalidateQueries({ queryKey: [shelf, 'list'] })
   }
-  type Page = { items: (Shelves[S]['brief'] & { id: string })[]; total: number }
   /** A changed row stands in the lists at once; what else they say of it is asked for next time. */
   const patchLists = (row: Full) => {
-    const lists = client.getQueriesData<Page>({ queryKey: [shelf, 'list'] })
-    const old = lists.flatMap(([, page]) => page?.items.filter((one) => one.id === row.id) ?? [])
-    const moves = old.length !== 1 || old[0]?.name !== row.name
+    const pages = client.getQueriesData<Lists>(lists).flatMap(([, list]) => list?.pages ?? [])
+    const old = pages.flatMap((page) => page.items.filter((one) => one.id === row.id))
+    const moves = !old.length || old.some((one) => one.name !== row.name)
     if (moves || client.isFetching({ queryKey: [shelf, 'list'] })) return readListAnew()
-    client.setQueriesData<Page>(
-      { queryKey: [shelf, 'list'] },
-      (page) =>
-        page && {
-          ...page,
-          items: page.items.map((one) => (one.id === row.id ? sharedFields(one, row) : one)),
-        },
-    )
+    inLists((items) => items.map((one) => (one.id === row.id ? sharedFields(one, row) : one)))
     return client.invalidateQueries({ queryKey: [shelf, 'list'], refetchType: 'none' })
   }
   const settle = (row: Full, changed = false) => {
     client.setQueryData([shelf, 'one', row.id], row)
+    told.forEach((tell) => tell(shelf, row))
     if (row.archived) dropFromLists(row.id)
     void (changed ? patchLists(row) : readListAnew())
     void client.invalidateQueries({ queryKey: [shelf, 'history', row.id] })

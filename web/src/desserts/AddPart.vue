@@ -4,14 +4,14 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, nextTick, ref } from 'vue'
 
 import { house, ruleWords } from '../api/house'
+import { know } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaBrief, Part } from '../api/types'
-import ChoiceField from '../kit/ChoiceField.vue'
+import RowChoice from '../kit/RowChoice.vue'
 import { useSession } from '../shell/session'
 import { useFirstFocus } from '../kit/useFirstFocus'
 
 const props = defineProps<{
-  formulas: FormulaBrief[]
   /** What the dessert has already. */
   present: Part['rule'][]
   /** Name of the insert a layer is added to, instead of a part. */
@@ -37,7 +37,7 @@ const missingRule = house.value.rules.find(({ rule }) => !props.present.some((on
 const rule = ref(
   (props.layerOf ? props.rule : (missingRule ?? house.value.rules.at(-1))?.rule) as Rule,
 )
-const madeOf = ref<InstanceType<typeof ChoiceField> | null>(null)
+const madeOf = ref<{ focus: () => void } | null>(null)
 const submit = ref<HTMLButtonElement | null>(null)
 useFirstFocus(madeOf)
 const formula = ref<string | null>(null)
@@ -49,12 +49,8 @@ const { archive } = useWrites('stacks')
 const { isChef } = useSession()
 
 const options = computed(() => {
-  const known = props.formulas.map((one) => ({ value: one.id, label: one.name }))
   const typed = name.value.trim()
-  const isNew = typed && !known.some((one) => one.label.toLowerCase() === typed.toLowerCase())
-  return isNew
-    ? [...known, { value: 'new', label: `Write a new formula: ${typed}`, always: true }]
-    : known
+  return typed ? [{ value: 'new', label: `Write a new formula: ${typed}`, unless: typed }] : []
 })
 /** Once chosen by hand, the job is no longer guessed from the formula. */
 let touched = false
@@ -89,12 +85,15 @@ function choose(value: unknown) {
   if (value === 'new') newName.value = name.value.trim()
   formula.value = String(value)
   void nextTick(() => submit.value?.focus())
-  const usual = props.formulas.find((one) => one.id === value)?.does as Rule | '' | undefined
+}
+const picked = ref<FormulaBrief>()
+function known(row: FormulaBrief) {
+  picked.value = row
+  know('formulas', [row])
+  const usual = row.does as Rule | ''
   if (usual && !touched && !taken(usual)) rule.value = usual
 }
-const shown = computed(() =>
-  formula.value === 'new' ? `New formula: ${newName.value}` : (formula.value ?? undefined),
-)
+const label = computed(() => (isNew.value ? `New formula: ${newName.value}` : picked.value?.name))
 </script>
 
 <template>
@@ -130,14 +129,16 @@ const shown = computed(() =>
       </fieldset>
       <label>
         <span class="eyebrow">Made of</span>
-        <ChoiceField
+        <RowChoice
           ref="madeOf"
-          :value="shown"
+          :value="formula ?? undefined"
+          :label="label"
           :options="options"
           shelf="formulas"
           placeholder="Choose a formula, or type a new name"
           class="made-of"
           @search="(typed: string) => typed && (name = typed)"
+          @row="known"
           @change="choose"
         />
       </label>

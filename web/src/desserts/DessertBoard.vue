@@ -3,7 +3,7 @@
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 
 import { ruleWords } from '../api/house'
-import type { FormulaBrief } from '../api/types'
+import type { FormulaLook } from '../api/types'
 import { lookOf } from '../kit/flavors'
 import SaveNotice from '../kit/SaveNotice.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
@@ -23,8 +23,7 @@ import { useDrag } from './useDrag'
 const MergeDialog = defineAsyncComponent(() => import('./MergeDialog.vue'))
 const props = defineProps<{
   work: Composing
-  formulas: FormulaBrief[]
-  formulaOf: (id: string) => FormulaBrief | undefined
+  formulaOf: (id: string) => FormulaLook | undefined
   disabled: boolean
 }>()
 const { view, solved, worked, problem, chosen, part, undo } = props.work
@@ -143,7 +142,7 @@ useCommands(() => [
             v-if="part"
             :work="work"
             :part="part"
-            :formulas="formulas"
+            :formula-of="formulaOf"
             :disabled="disabled"
           />
           <p v-else class="pick quiet">

@@ -4,8 +4,8 @@ import { MenuItem } from 'ant-design-vue/es/menu'
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
-import type { Built, DessertBrief, FormulaBrief, Part } from '../api/types'
-import ChoiceField from '../kit/ChoiceField.vue'
+import type { Built, FormulaLook, Part } from '../api/types'
+import RowChoice from '../kit/RowChoice.vue'
 import { clock } from '../kit/format'
 import RowMenu from '../kit/RowMenu.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
@@ -22,9 +22,7 @@ const AddPart = defineAsyncComponent(() => import('./AddPart.vue'))
 const props = defineProps<{
   id: string
   work: Composing
-  desserts: DessertBrief[]
-  formulas: FormulaBrief[]
-  formulaOf: (id: string) => FormulaBrief | undefined
+  formulaOf: (id: string) => FormulaLook | undefined
   disabled: boolean
 }>()
 const emit = defineEmits<{ make: [] }>()
@@ -37,9 +35,6 @@ const refusal = ref('')
 const parts = computed(() => view.value?.parts ?? [])
 const layered = computed(() => (isLayered(part.value) ? part.value : null))
 const present = computed(() => parts.value.map((one) => one.rule))
-const dessertOptions = computed(() =>
-  props.desserts.map((one) => ({ value: one.id, label: one.name })),
-)
 const status = computed(() => {
   if (dessert.problem.value) return 'not saved'
   if (dessert.saving.value) return 'saving …'
@@ -141,10 +136,11 @@ useCommands(() =>
       />
       <label v-else :class="['choose', 'title', { long: view.name.length > 34 }]">
         <span class="unseen">Dessert</span>
-        <ChoiceField
+        <RowChoice
           :bordered="false"
           :value="id"
-          :options="dessertOptions"
+          :label="view.name"
+          shelf="desserts"
           @change="(to) => router.push(`/desserts/${to}`)"
         />
       </label>
@@ -201,7 +197,6 @@ useCommands(() =>
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <AddPart
       v-if="adding"
-      :formulas="formulas"
       :present="present"
       :layer-of="adding.layerOf"
       :rule="layered?.rule"

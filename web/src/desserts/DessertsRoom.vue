@@ -3,6 +3,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { know, useKnown } from '../api/known'
 import { useRows } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
 import ZoneFrame from '../kit/ZoneFrame.vue'
@@ -11,6 +12,7 @@ import { useSession } from '../shell/session'
 import DessertBoard from './DessertBoard.vue'
 import DessertShelf from './DessertShelf.vue'
 import DessertTicket from './DessertTicket.vue'
+import { formulasIn } from './parts'
 import { useComposing } from './useComposing'
 
 const NewDessert = defineAsyncComponent(() => import('./NewDessert.vue'))
@@ -19,13 +21,13 @@ const LAST = 'fernbell.last-dessert'
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
 const { mayWrite } = useSession()
-const { rows: desserts, isSuccess } = useRows('desserts')
-const { rows: formulas } = useRows('formulas')
+const { rows: desserts, left, isSuccess } = useRows('desserts', { order: 'latest' })
 const gone = ref<string>()
 /** The dessert asked for; without one the product opens on the dessert last worked on. */
 const id = computed(() => {
   if (props.id && props.id !== gone.value) return props.id
   const last = localStorage.getItem(LAST)
+  if (left.value && last && last !== gone.value) return last
   return (desserts.value.find((one) => one.id === last) ?? desserts.value[0])?.id
 })
 const work = useComposing(() => id.value)
@@ -40,7 +42,8 @@ const stale = computed(() => {
   if (!problem) return undefined
   return problem.status === 0 ? 'the server does not answer.' : 'something in this one is refused.'
 })
-const formulaOf = (key: string) => formulas.value.find((one) => one.id === key)
+watch(work.dessert.row, (row) => row && know('formulas', row.made_of), { immediate: true })
+const formulaOf = useKnown('formulas', () => formulasIn(work.view.value))
 
 useCommands(() => [
   ...(mayWrite.value ? [{ name: 'Draw a new dessert', run: () => (making.value = true) }] : []),
@@ -68,14 +71,12 @@ useCommands(() => [
       <DessertShelf
         :id="id"
         :work="work"
-        :desserts="desserts"
-        :formulas="formulas"
         :formula-of="formulaOf"
         :disabled="!mayWrite"
         @make="making = true"
       />
     </template>
-    <DessertBoard :work="work" :formulas="formulas" :formula-of="formulaOf" :disabled="!mayWrite" />
+    <DessertBoard :work="work" :formula-of="formulaOf" :disabled="!mayWrite" />
     <template #ticket>
       <DessertTicket
         v-if="work.worked.value"

@@ -3,20 +3,18 @@
 import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
-import { useRows } from '../api/shelves'
+import { useKnown } from '../api/known'
 import { house, numberAt, ruleWords } from '../api/house'
-import type { DessertEntry, FieldWords, FormulaBrief, Layer, Part, SizeEntry } from '../api/types'
+import type { DessertEntry, FieldWords, FormulaLook, Layer, Part, SizeEntry } from '../api/types'
 import { type Difference, differences, firstChoices, merged, type Side } from './merge'
 import { isLayered } from './parts'
 import type { useDessert } from './useDessert'
 
 const props = defineProps<{
   dessert: ReturnType<typeof useDessert>
-  formulaOf: (id: string) => FormulaBrief | undefined
+  formulaOf: (id: string) => FormulaLook | undefined
 }>()
 const emit = defineEmits<{ close: [] }>()
-const { rows: molds } = useRows('molds')
-
 /** Both as they were when the dialog opened. */
 const mine = props.dessert.draft.value as DessertEntry
 const theirs = props.dessert.theirs.value as DessertEntry
@@ -67,7 +65,10 @@ function title(one: Difference): string {
   return FIELD_WORDS[one.key] ?? `${partName(part)} (${ruleWords(part.rule)?.title.toLowerCase()})`
 }
 
-const moldName = (id: string) => molds.value.find((one) => one.id === id)?.name ?? 'Unknown'
+const moldOf = useKnown('molds', () =>
+  [mine, theirs].flatMap((one) => [one.mold, ...(one.sizes ?? []).map(({ mold }) => mold)]),
+)
+const moldName = (id: string) => moldOf(id)?.name ?? 'Unknown'
 const sizeWords = (one: SizeEntry) =>
   `${one.count ?? 1} × ${moldName(one.mold)}${one.parts ? ', drawn on its own' : ''}`
 

@@ -5,8 +5,9 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { Problem } from '../api/client'
+import { useKnown } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
-import ChoiceField from '../kit/ChoiceField.vue'
+import RowChoice from '../kit/RowChoice.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
 import { useFirstFocus } from '../kit/useFirstFocus'
@@ -28,24 +29,20 @@ const ring = ref<{ diameter: number | null; height: number | null }>({
   diameter: null,
   height: null,
 })
-const { rows: desserts } = useRows('desserts')
+const { rows: desserts } = useRows('desserts', { order: 'latest' })
 const { copy, change } = useWrites('desserts')
 /** Drawn from nothing, or an example of the kitchen to change. */
 const NOTHING = ''
 const like = ref(NOTHING)
-const examples = computed(() => [
-  { value: NOTHING, label: 'an empty ring' },
-  ...desserts.value.map((one) => ({ value: one.id, label: `like ${one.name}` })),
-])
+const EMPTY = [{ value: NOTHING, label: 'an empty ring' }]
+const likeName = ref<string>()
 /** A ring is the start. */
 const usual = computed(
-  () => molds.value.find((one) => one.shape.form === 'ring')?.id ?? molds.value[0]?.id ?? NEW_RING,
+  () => molds.value.find((one) => one.form === 'ring')?.id ?? molds.value[0]?.id ?? NEW_RING,
 )
 const mold = computed(() => picked.value ?? (isSuccess.value ? usual.value : undefined))
-const options = computed(() => [
-  ...molds.value.map((one) => ({ value: one.id, label: one.name })),
-  { value: NEW_RING, label: 'Another ring, measured now' },
-])
+const ANOTHER = [{ value: NEW_RING, label: 'Another ring, measured now' }]
+const moldOf = useKnown('molds', () => (mold.value && mold.value !== NEW_RING ? [mold.value] : []))
 const refusal = ref<Problem | null>(null)
 const at = (field: string) => refusal.value?.at(field)
 const named = computed(() => refusal.value?.errors.some((one) => KNOWN.has(one.field)))
@@ -102,13 +99,24 @@ async function measured(): Promise<string> {
       <TextField ref="first" v-model="name" label="Name" :error="at('name')" />
       <label v-if="desserts.length">
         <span class="eyebrow">Begin with</span>
-        <ChoiceField v-model:value="like" :options="examples" class="mold" />
+        <RowChoice
+          v-model:value="like"
+          :options="EMPTY"
+          :label="likeName"
+          shelf="desserts"
+          :says="(one) => ({ value: one.id, label: `like ${one.name}` })"
+          class="mold"
+          @row="(one) => (likeName = `like ${one.name}`)"
+        />
       </label>
       <label v-if="molds.length && !like">
         <span class="eyebrow">Made in</span>
-        <ChoiceField
+        <RowChoice
           :value="mold ?? ''"
-          :options="options"
+          :label="moldOf(mold ?? '')?.name ?? '…'"
+          :options="ANOTHER"
+          shelf="molds"
+          :fits="(one) => one.figures.composes"
           class="mold"
           @change="(id) => (picked = String(id))"
         />

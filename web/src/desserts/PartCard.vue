@@ -2,7 +2,7 @@
 /** The selected part: its measures, the working beneath them, and what can be kept of it. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 
-import type { FormulaBrief, Part } from '../api/types'
+import type { FormulaLook, Part } from '../api/types'
 import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useWorking } from '../kit/working'
@@ -15,7 +15,7 @@ const KeepStack = defineAsyncComponent(() => import('./KeepStack.vue'))
 const props = defineProps<{
   work: Composing
   part: Part
-  formulas: FormulaBrief[]
+  formulaOf: (id: string) => FormulaLook | undefined
   disabled: boolean
 }>()
 const { view, solved, chosen } = props.work
@@ -71,7 +71,7 @@ const arithmetic = computed(
     <PartEditor
       :part="part"
       :layer="layer"
-      :formulas="formulas"
+      :formula-of="formulaOf"
       :error-at="errorAt"
       :layer-error-at="layerErrorAt"
       :disabled="disabled"

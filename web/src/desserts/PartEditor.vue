@@ -4,15 +4,17 @@ import Checkbox from 'ant-design-vue/es/checkbox'
 import { computed } from 'vue'
 
 import { house, numberAt, ruleWords } from '../api/house'
-import type { FieldWords, FormulaBrief, Layer, Part } from '../api/types'
+import { know } from '../api/known'
+import type { FieldWords, FormulaLook, Layer, Part } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
+import RowChoice from '../kit/RowChoice.vue'
 import EntryField from '../kit/EntryField.vue'
 import { formulaIn, isLayered, withLayer } from './parts'
 
 const props = defineProps<{
   part: Part
   layer: Layer | null
-  formulas: FormulaBrief[]
+  formulaOf: (id: string) => FormulaLook | undefined
   errorAt: (field: string) => string | undefined
   layerErrorAt: (field: string) => string | undefined
   disabled: boolean
@@ -25,7 +27,6 @@ const jobs = computed(() =>
 /** A stack of several layers does nothing else. */
 const mayBecome = computed(() => !isLayered(props.part) || props.part.layers.length === 1)
 
-const options = computed(() => props.formulas.map((one) => ({ value: one.id, label: one.name })))
 const formula = computed(() => formulaIn(props.part, props.layer))
 /** What is off the middle can be centered. */
 const aside = computed(() => {
@@ -102,12 +103,13 @@ const isSo = (field: string) => Boolean(Reflect.get(props.part, field))
     </label>
     <label class="wide">
       <span class="eyebrow">Made of</span>
-      <ChoiceField
+      <RowChoice
         :value="formula ?? ''"
-        :options="options"
+        :label="formulaOf(formula ?? '')?.name"
         :disabled="disabled"
         shelf="formulas"
         class="made-of"
+        @row="(one) => know('formulas', [one])"
         @change="(id) => (layer ? setLayer : set)('formula', String(id))"
       />
       <span v-if="layerErrorAt('formula')" class="wrong">{{ layerErrorAt('formula') }}</span>

@@ -2,7 +2,7 @@
 /** Parts from the top down. Dragged, or by keys: arrows walk, Alt with an arrow moves, Delete takes out. */
 import { nextTick, ref } from 'vue'
 
-import type { FormulaBrief } from '../api/types'
+import type { FormulaLook } from '../api/types'
 import { figure } from '../kit/format'
 import LookSwatch from '../kit/LookSwatch.vue'
 import { useDropped } from '../kit/useDropped'
@@ -11,7 +11,7 @@ import { type Chosen, type PartRow, sameChoice } from './parts'
 const props = defineProps<{
   rows: PartRow[]
   chosen: Chosen | null
-  formulaOf: (id: string) => FormulaBrief | undefined
+  formulaOf: (id: string) => FormulaLook | undefined
   disabled: boolean
 }>()
 const emit = defineEmits<{

@@ -3,7 +3,8 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { useRow, useRows } from '../api/shelves'
+import { useKnown } from '../api/known'
+import { useRow } from '../api/shelves'
 import { figure } from '../kit/format'
 import LookSwatch from '../kit/LookSwatch.vue'
 import NumberField from '../kit/NumberField.vue'
@@ -20,13 +21,14 @@ const sheets = useSheets(
 )
 const pages = computed(() => sheets.data.value ?? [])
 const refusal = computed(() => sheets.error.value?.message ?? dessert.error.value?.message)
-const { rows: molds } = useRows('molds')
+const moldOf = useKnown('molds', () => dessert.data.value?.sizes.map(({ mold }) => mold) ?? [])
 const several = computed(() => Boolean(dessert.data.value?.sizes.length))
 /** '6 × Ring 20 cm + 12 × Ring 8 cm'. */
 const made = computed(() => {
   const row = dessert.data.value
-  const nameOf = (id: string) => molds.value.find((one) => one.id === id)?.name ?? '…'
-  const others = (row?.sizes ?? []).map((one) => `${one.count ?? 1} × ${nameOf(one.mold)}`)
+  const others = (row?.sizes ?? []).map(
+    (one) => `${one.count ?? 1} × ${moldOf(one.mold)?.name ?? '…'}`,
+  )
   return [`${count.value} × ${row?.mold_name ?? '…'}`, ...others].join(' + ')
 })
 const today = new Date().toLocaleDateString('en-GB', { dateStyle: 'long' })

@@ -2,22 +2,23 @@
 /** What is made at once: each size with its count, its mold, and whether it follows the first. */
 import { computed } from 'vue'
 
-import { useRows } from '../api/shelves'
-import ChoiceField from '../kit/ChoiceField.vue'
+import { useKnown } from '../api/known'
+import type { MoldBrief } from '../api/types'
+import RowChoice from '../kit/RowChoice.vue'
 import { FIRST, sizeOf, withoutSize, withSize } from './sizes'
 import { newKey } from './parts'
 import type { Composing } from './useComposing'
 
 const props = defineProps<{ work: Composing; disabled: boolean }>()
 const emit = defineEmits<{ mold: [mold: string] }>()
-const { rows: molds } = useRows('molds')
 const { draft, view, worked, size, asked, follows } = props.work
 
-const options = computed(() =>
-  molds.value
-    .filter((one) => one.figures.composes)
-    .map((one) => ({ value: one.id, label: one.name, title: one.figures.says_in_full })),
-)
+const moldOf = useKnown('molds', () => (view.value ? [view.value.mold] : []))
+const offered = (one: MoldBrief) => ({
+  value: one.id,
+  label: one.name,
+  title: one.figures.says_in_full,
+})
 const chips = computed(() => worked.value?.sizes ?? [])
 const own = computed(() => draft.value && sizeOf(draft.value, size.value))
 
@@ -62,9 +63,12 @@ function follow() {
     </div>
     <label class="made-in">
       <span class="eyebrow">Made in</span>
-      <ChoiceField
+      <RowChoice
         :value="view?.mold ?? ''"
-        :options="options"
+        :label="moldOf(view?.mold ?? '')?.name"
+        shelf="molds"
+        :fits="(one) => one.figures.composes"
+        :says="offered"
         :disabled="disabled"
         class="wide"
         @change="(to) => emit('mold', String(to))"
@@ -88,9 +92,11 @@ function follow() {
     </template>
     <label v-if="!disabled">
       <span class="unseen">Add a size</span>
-      <ChoiceField
+      <RowChoice
         :value="undefined"
-        :options="options"
+        shelf="molds"
+        :fits="(one) => one.figures.composes"
+        :says="offered"
         placeholder="Add a size: choose a mold"
         class="wide adding"
         @change="(mold) => add(String(mold))"

@@ -23,6 +23,14 @@ export const isLayered = (part: Part | undefined): part is Layered =>
 export const formulaIn = (part: Part, layer?: Layer | null): string =>
   isLayered(part) ? ((layer ?? part.layers[0])?.formula ?? '') : part.formula
 
+/** Every formula the parts of a dessert name, in all its sizes. */
+export const formulasIn = (dessert: DessertEntry | null): string[] =>
+  [dessert?.parts, ...(dessert?.sizes ?? []).map((one) => one.parts)].flatMap((parts) =>
+    (parts ?? []).flatMap((part) =>
+      isLayered(part) ? part.layers.map(({ formula }) => formula) : [part.formula],
+    ),
+  )
+
 /** One row a formula, from the top down; layers are rows of their own. */
 export function partRows(parts: Part[], results: PartResult[]): PartRow[] {
   return parts.flatMap((part) =>

@@ -93,7 +93,7 @@ describe('PartEditor', () => {
     mounted(PartEditor, {
       part,
       layer: null,
-      formulas,
+      formulaOf,
       errorAt: () => undefined,
       layerErrorAt: () => undefined,
       disabled: false,

@@ -6,21 +6,22 @@ import LookSwatch from '../kit/LookSwatch.vue'
 import RowList from '../kit/RowList.vue'
 import type { groupsOf } from './groups'
 
-const props = defineProps<{
+defineProps<{
   id: string
   formulas: FormulaBrief[]
+  left: number
   groups: ReturnType<typeof groupsOf>
   canMake: boolean
   error: string | undefined
 }>()
-const emit = defineEmits<{ make: [name: string]; set: [] }>()
-const look = (item: { id: string }) => props.formulas.find((one) => one.id === item.id)
+const emit = defineEmits<{ make: [name: string]; set: []; more: [] }>()
 </script>
 
 <template>
   <RowList
     :id="id"
     :items="formulas"
+    :left="left"
     :groups="groups"
     room="formulas"
     shelf="formulas"
@@ -28,13 +29,12 @@ const look = (item: { id: string }) => props.formulas.find((one) => one.id === i
     :can-make="canMake"
     :error="error"
     @make="(name) => emit('make', name)"
+    @more="emit('more')"
   >
     <template #item="{ item }">
-      <LookSwatch :formula="look(item)" :size="18" />
+      <LookSwatch :formula="item" :size="18" />
       <span class="formula-name">{{ item.name }}</span>
-      <span class="quiet grams" aria-hidden="true">
-        {{ figure(look(item)?.batch_g ?? 0, 0) }} g
-      </span>
+      <span class="quiet grams" aria-hidden="true"> {{ figure(item.batch_g, 0) }} g </span>
     </template>
     <template #make>Write a formula</template>
     <template #above>

@@ -3,6 +3,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { useKnown } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaEntry } from '../api/types'
 import EmptyState from '../kit/EmptyState.vue'
@@ -21,15 +22,19 @@ const SetNew = defineAsyncComponent(() => import('./setting/SetNew.vue'))
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
 const { mayWrite } = useSession()
-const { rows: formulas, isSuccess } = useRows('formulas')
-const { rows: ingredients } = useRows('ingredients')
+/** Those touched last come first where there are many. */
+const { rows: formulas, left, more, isSuccess } = useRows('formulas', { order: 'latest' })
 const { create } = useWrites('formulas')
 const LAST = 'fernbell.last-formula'
 /** The formula asked for, else the one last worked on, else the first. */
 const last = ref(localStorage.getItem(LAST))
 const groups = computed(() => groupsOf(formulas.value, last.value))
-const id = () =>
-  props.id || (formulas.value.find((one) => one.id === last.value) ?? groups.value[0]?.items[0])?.id
+const id = () => {
+  if (props.id || !isSuccess.value) return props.id
+  const kept = left.value > 0 && last.value ? last.value : undefined
+  const shelved = formulas.value.find((one) => one.id === last.value)
+  return shelved?.id ?? kept ?? groups.value[0]?.items[0]?.id
+}
 const shown = computed(() => id() ?? '')
 watch(
   () => props.id,
@@ -48,10 +53,21 @@ useCommands(() => [
     ? [{ name: 'Set a formula for its job', keys: 'j', run: () => (setting.value = true) }]
     : []),
 ])
-const named = computed(
-  () => new Map([...ingredients.value, ...formulas.value].map((one) => [one.id, one.name])),
+/** Lines as they are saved say what they weigh; what the draft has beside them is looked up. */
+const told = computed(
+  () =>
+    new Map(
+      (formula.row.value?.lines ?? []).map((one) => [one.ingredient ?? one.formula, one.name]),
+    ),
 )
-const nameOf = (line: LineEntry) => named.value.get(line.ingredient ?? line.formula ?? '') ?? '…'
+const untold = (key: 'ingredient' | 'formula') =>
+  (entry.value?.lines ?? []).flatMap(({ [key]: of }) => (of && !told.value.has(of) ? [of] : []))
+const ingredientOf = useKnown('ingredients', () => untold('ingredient'))
+const formulaOf = useKnown('formulas', () => untold('formula'))
+const nameOf = ({ ingredient, formula: nested }: LineEntry) =>
+  told.value.get(ingredient ?? nested ?? null) ??
+  (ingredient ? ingredientOf(ingredient) : formulaOf(nested ?? ''))?.name ??
+  '…'
 const make = (title: string) => write({ name: title } as FormulaEntry)
 
 async function write(fresh: FormulaEntry) {
@@ -72,10 +88,12 @@ async function write(fresh: FormulaEntry) {
         :id="shown"
         :formulas="formulas"
         :groups="groups"
+        :left="left"
         :can-make="mayWrite"
         :error="create.error.value?.message"
         @make="make"
         @set="setting = true"
+        @more="more"
       />
     </template>
     <FormulaBoard

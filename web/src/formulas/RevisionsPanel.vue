@@ -16,10 +16,11 @@ const revisions = useRevisions(
 )
 const SHORT = 6
 const whole = ref(false)
+const every = computed(() => [...revisions.newest.value, ...revisions.marked.value])
 const shown = computed(() =>
-  (revisions.data.value ?? []).filter((one, i) => whole.value || i < SHORT || one.name || one.good),
+  every.value.filter((one, i) => whole.value || i < SHORT || one.name || one.good),
 )
-const good = computed(() => (revisions.data.value ?? []).find((one) => one.good))
+const good = computed(() => every.value.find((one) => one.good))
 const comparing = ref<number | null>(null)
 const naming = ref<number | null>(null)
 const typed = ref('')
@@ -108,12 +109,20 @@ async function mark(one: Revision, change: { name?: string; good?: boolean }) {
     </ol>
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <button
-      v-if="(revisions.data.value?.length ?? 0) > SHORT"
+      v-if="revisions.newest.value.length > SHORT"
       type="button"
       class="deed small"
       @click="whole = !whole"
     >
-      {{ whole ? 'Show the last ones' : 'Show them all' }}
+      {{ whole ? 'Show the last ones' : 'Show more' }}
+    </button>
+    <button
+      v-if="whole && revisions.hasMore.value"
+      type="button"
+      class="deed small"
+      @click="revisions.more"
+    >
+      Earlier ones
     </button>
     <CompareDialog
       v-if="comparing !== null && revision"

@@ -20,6 +20,9 @@ export function groupsOf(formulas: FormulaBrief[], last: string | null): Group[]
   const rank = ({ title, items }: Group) =>
     items.some((one) => one.id === last) ? -1 : late(title)
   return [...by]
-    .map(([title, items]) => ({ title, items }))
+    .map(([title, items]) => ({
+      title,
+      items: items.sort((a, b) => a.name.localeCompare(b.name)),
+    }))
     .sort((a, b) => rank(a) - rank(b) || a.title.localeCompare(b.title))
 }

@@ -327,7 +327,8 @@ describe('RevisionsPanel', () => {
         sent.push(await request.json())
         return json(200, one(2, { good: true }))
       }
-      return json(200, [one(3), one(2, { name: 'less sweet', good: true }), one(1)])
+      const items = [one(3), one(2, { name: 'less sweet', good: true }), one(1)]
+      return json(200, { items, marked: [one(0, { name: 'the first' })], total: 3 })
     })
   })
   const panel = async (disabled = false) => {
@@ -340,6 +341,7 @@ describe('RevisionsPanel', () => {
     const text = (await panel()).text()
     expect(text).toContain('3 now')
     expect(text).toContain('‘less sweet’')
+    expect(text).toContain('‘the first’')
     expect(text).toContain('Cream 1 → 2 g')
     expect(text).toContain('Since the last good batch')
   })

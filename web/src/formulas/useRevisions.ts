@@ -1,24 +1,37 @@
 /** Every save of a formula: named, compared with another, brought back. */
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 
 import { api, take } from '../api/client'
-import type { Comparison, Revision } from '../api/types'
+import { nextOffset } from '../api/shelves'
+import type { Comparison, Revision, Revisions } from '../api/types'
 
 const at = (id: string, revision: number) => ({ params: { path: { row_id: id, revision } } })
 
 /** Every save of a formula, the newest first. */
 export function useRevisions(id: () => string | undefined, revision: () => number | undefined) {
-  const query = useQuery({
+  const query = useInfiniteQuery({
     shallow: true,
     queryKey: ['formulas', 'revisions', id, revision],
-    queryFn: () =>
-      take<Revision[]>(
-        api.GET('/api/formulas/{row_id}/revisions', { params: { path: { row_id: id() ?? '' } } }),
+    queryFn: ({ pageParam }) =>
+      take<Revisions>(
+        api.GET('/api/formulas/{row_id}/revisions', {
+          params: { path: { row_id: id() ?? '' }, query: { offset: pageParam } },
+        }),
       ),
+    initialPageParam: 0,
+    getNextPageParam: nextOffset,
     enabled: () => Boolean(id()),
     placeholderData: keepPreviousData,
   })
+  const pages = computed(() => query.data.value?.pages ?? [])
+  const newest = computed(() => pages.value.flatMap((one) => one.items))
+  /** With a name or of a good batch, however old. */
+  const marked = computed(() =>
+    (pages.value[0]?.marked ?? []).filter(
+      (one) => !newest.value.some(({ revision }) => revision === one.revision),
+    ),
+  )
   async function mark(one: Revision, change: { name?: string; good?: boolean }) {
     const body = { name: one.name, good: one.good, ...change }
     await take(
@@ -29,7 +42,13 @@ export function useRevisions(id: () => string | undefined, revision: () => numbe
     )
     await query.refetch()
   }
-  return { ...query, mark }
+  return {
+    newest,
+    marked,
+    hasMore: query.hasNextPage,
+    more: () => void query.fetchNextPage(),
+    mark,
+  }
 }
 
 /** Two revisions side by side. */

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, shallowReactive, watch } from 'vue'
 
 import { Problem } from '../api/client'
+import { know } from '../api/known'
 import type { LineChoice, ReadLine } from '../api/types'
 import { figure } from '../kit/format'
 import { readLine } from './useFormula'
@@ -35,6 +36,7 @@ export interface Said {
 const waitingIn = shallowReactive(new Map<string, Waiting[]>())
 
 export function lineOf(key: string, choice: LineChoice, note: string): TypedResult {
+  if (!choice.is_formula) know('ingredients', [choice])
   return {
     key,
     mass_g: Math.round((choice.mass_g ?? 0) * 100) / 100,

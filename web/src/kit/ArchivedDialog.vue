@@ -6,7 +6,7 @@ import { type Shelf, useRows, useWrites } from '../api/shelves'
 
 const props = defineProps<{ shelf: Shelf }>()
 const emit = defineEmits<{ close: [] }>()
-const { rows, isSuccess } = useRows(props.shelf, true)
+const { rows, left, more, isSuccess } = useRows(props.shelf, { archived: true })
 const { restore } = useWrites(props.shelf)
 </script>
 
@@ -18,6 +18,7 @@ const { restore } = useWrites(props.shelf)
         <button type="button" class="deed small" @click="restore.mutate(row.id)">Put back</button>
       </li>
     </ul>
+    <button v-if="left" type="button" class="deed small" @click="more">{{ left }} more</button>
     <p v-if="isSuccess && !rows.length" class="quiet">Nothing was put away.</p>
   </Modal>
 </template>

@@ -9,8 +9,6 @@ export interface Option {
   value: string | number
   label: string
   title?: string
-  /** Offered whatever is typed. */
-  always?: boolean
 }
 const props = withDefaults(
   defineProps<{
@@ -21,6 +19,9 @@ const props = withDefaults(
     showSearch?: boolean
     /** The options are rows of this shelf: the server finds the ones that are typed. */
     shelf?: Named
+    /** The options are what fits what is typed; `waits` for them. */
+    sought?: boolean
+    waits?: boolean
     bordered?: boolean
   }>(),
   { value: undefined, placeholder: '', shelf: undefined, bordered: true },
@@ -29,6 +30,7 @@ const emit = defineEmits<{
   change: [value: string | number]
   'update:value': [value: string | number]
   search: [typed: string]
+  open: [now: boolean]
 }>()
 const select = ref<{ $el: HTMLElement; focus: () => void } | null>(null)
 defineExpose({ focus: () => select.value?.focus() })
@@ -40,9 +42,9 @@ const { found } = useFound(
 )
 const shown = computed(() => {
   if (!props.shelf || !typed.value.trim()) return props.options
-  const always = props.options.filter((one) => one.always && found.value)
-  return [...among(props.options, found.value, (one) => one.value), ...always]
+  return among(props.options, found.value, (one) => one.value)
 })
+const searches = computed(() => props.showSearch || props.sought || Boolean(props.shelf))
 function search(text: string) {
   typed.value = text
   emit('search', text)
@@ -63,6 +65,7 @@ function mend() {
 onMounted(mend)
 onUpdated(mend)
 watch(open, mend, { flush: 'post' })
+watch(open, (now) => emit('open', now))
 
 function choose(value: unknown) {
   emit('update:value', value as string | number)
@@ -77,12 +80,14 @@ function choose(value: unknown) {
     :options="shown"
     :disabled="disabled"
     :placeholder="placeholder"
-    :show-search="showSearch || Boolean(shelf)"
-    :filter-option="!shelf"
+    :show-search="searches"
+    :filter-option="!shelf && !sought"
     option-filter-prop="label"
     :bordered="bordered"
-    :not-found-content="typed && found === undefined ? '…' : 'Nothing of that name'"
-    v-bind="showSearch || shelf ? { onSearch: search } : {}"
+    :not-found-content="
+      waits || (shelf && typed && found === undefined) ? '…' : 'Nothing of that name'
+    "
+    v-bind="searches ? { onSearch: search } : {}"
     @change="choose"
     @dropdown-visible-change="(now: boolean) => (open = now)"
   />

@@ -3,23 +3,21 @@
 import Modal from 'ant-design-vue/es/modal'
 
 import { type Shelf, useHistory } from '../api/shelves'
+import type { Change } from '../api/types'
 import { dayAndClock } from './format'
 
 const props = defineProps<{ shelf: Shelf; id: string; name: string }>()
 const emit = defineEmits<{ close: [] }>()
-const history = useHistory(props.shelf, () => props.id)
+const { changes, hasMore, more } = useHistory(props.shelf, props.id)
 
 function said(value: unknown): string {
-  if (value === null || value === undefined || value === '') return 'nothing'
-  if (Array.isArray(value)) return `${value.length} entries`
-  if (typeof value === 'object') return 'as it was'
-  return String(value)
+  return value === null || value === undefined || value === '' ? 'nothing' : String(value)
 }
 
-function sentence(field: string, [before, after]: [unknown, unknown]): string {
+/** Lists and the like only say that they changed. */
+function sentence(field: string, pair: Change['fields'][string]): string {
   const name = field.replace(/_/g, ' ')
-  const plain = [before, after].every((one) => typeof one !== 'object' || one === null)
-  return plain ? `${name}: ${said(before)} → ${said(after)}` : name
+  return pair ? `${name}: ${said(pair[0])} → ${said(pair[1])}` : name
 }
 </script>
 
@@ -32,7 +30,7 @@ function sentence(field: string, [before, after]: [unknown, unknown]): string {
     @cancel="emit('close')"
   >
     <ol class="list">
-      <li v-for="change in history.data.value ?? []" :key="change.at" class="change">
+      <li v-for="change in changes" :key="change.at" class="change">
         <span class="quiet">{{ dayAndClock(change.at) }}</span>
         <span>
           <strong>{{ change.who ?? 'Somebody' }}</strong> {{ change.action }}
@@ -40,13 +38,14 @@ function sentence(field: string, [before, after]: [unknown, unknown]): string {
           <span v-if="change.action === 'changed'" class="fields">
             {{
               Object.entries(change.fields)
-                .map(([field, pair]) => sentence(field, pair as [unknown, unknown]))
+                .map(([field, pair]) => sentence(field, pair))
                 .join('; ')
             }}
           </span>
         </span>
       </li>
     </ol>
+    <button v-if="hasMore" type="button" class="deed small" @click="more">Earlier</button>
   </Modal>
 </template>
 

@@ -1,43 +1,43 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="S extends Shelf">
 /** The shelf of a room: find, choose, make a new one; archived ones on request. */
 import Input from 'ant-design-vue/es/input'
 import { computed, ref } from 'vue'
 
-import { among, type Named, useFound } from './useFound'
+import type { Shelf, Shelves } from '../api/shelves'
+import { useSought } from './useFound'
+import { useSeen } from './useSeen'
 
-interface Item {
-  id: string
-  name: string
-}
+type Item = Shelves[S]['brief']
 const props = defineProps<{
   items: Item[]
+  /** How many more there are on the shelf. */
+  left: number
   /** The same under headings, for while nothing is looked for. */
   groups?: { title: string; items: Item[] }[]
   room: string
-  shelf: Named
+  shelf: S
   id?: string | undefined
   noun: string
   canMake: boolean
   error?: string | undefined
 }>()
-const emit = defineEmits<{ make: [name: string] }>()
+const emit = defineEmits<{ make: [name: string]; more: [] }>()
 const oneOf = computed(() => `${/^[aeiou]/.test(props.noun) ? 'an' : 'a'} ${props.noun}`)
 const query = ref('')
 const making = ref<string | null>(null)
-const { found: named } = useFound(
-  () => props.shelf,
-  () => query.value,
-)
+const sought = useSought(props.shelf, () => query.value)
 /** What was found before stands until the next answer. */
-const found = computed<Item[]>((before) =>
-  named.value === undefined && before ? before : among(props.items, named.value, (one) => one.id),
-)
-/** More than anybody scrolls through: a word finds the rest. */
-const MOST = 300
+const found = computed<Item[]>((before) => sought.found.value ?? before ?? [])
 const shown = computed(() => {
-  if (!query.value.trim() && props.groups) return props.groups
-  return [{ title: '', items: found.value.slice(0, MOST) }]
+  if (query.value.trim()) return [{ title: '', items: found.value }]
+  return props.groups ?? [{ title: '', items: props.items }]
 })
+/** How many there are beyond what is shown, of all or of what is looked for. */
+const left = computed(() => (query.value.trim() ? sought.left.value : props.left))
+const more = () => (query.value.trim() ? sought.more() : emit('more'))
+/** Who scrolls to the end of it goes on reading. */
+const end = ref<HTMLElement | null>(null)
+useSeen(end, more)
 
 function make() {
   if (!making.value?.trim()) return
@@ -77,10 +77,12 @@ function make() {
         </li>
       </ul>
     </template>
-    <p v-if="!groups && found.length > MOST" class="quiet">
-      and {{ found.length - MOST }} more: type a word of the name.
+    <button v-if="left" ref="end" type="button" class="deed dashed" @click="more">
+      {{ left }} more: show some, or type a word of the name
+    </button>
+    <p v-if="query && sought.found.value && !found.length" class="quiet">
+      No {{ noun }} of that name.
     </p>
-    <p v-if="query && named && !found.length" class="quiet">No {{ noun }} of that name.</p>
     <p v-if="error" class="wrong" role="alert">{{ error }}</p>
   </aside>
 </template>

@@ -17,6 +17,7 @@ const items = [
 const list = (more = {}) =>
   mounted(RowList, {
     items,
+    left: 0,
     room: 'pantry',
     shelf: 'ingredients',
     noun: 'ingredient',
@@ -33,10 +34,10 @@ describe('RowList', () => {
   it('shows what the server finds, in its order', async () => {
     const asked: string[] = []
     serveWith((request) => {
-      const { searchParams } = new URL(request.url)
-      asked.push(`${searchParams.get('shelf')} ${searchParams.get('q')}`)
-      const names = [items[2], items[0]].map((one) => ({ ...one, is_formula: false, called: '' }))
-      return json(200, searchParams.get('q') === 'chalk' ? [] : names)
+      const { pathname, searchParams } = new URL(request.url)
+      asked.push(`${pathname} ${searchParams.get('q')}`)
+      const found = searchParams.get('q') === 'chalk' ? [] : [items[2], items[0]]
+      return json(200, { items: found, total: found.length })
     })
     const shelf = list()
     await shelf.get('input').setValue('dark cream')
@@ -47,7 +48,14 @@ describe('RowList', () => {
     expect(shelf.text()).toContain('No ingredient of that name.')
     await shelf.get('input').setValue('')
     expect(shelf.findAll('li')).toHaveLength(3)
-    expect(asked).toEqual(['ingredients dark cream', 'ingredients chalk'])
+    expect(asked).toEqual(['/api/ingredients dark cream', '/api/ingredients chalk'])
+  })
+
+  it('says how many more there are, and asks for them', async () => {
+    const shelf = list({ left: 12 })
+    await shelf.get('.dashed').trigger('click')
+    expect(shelf.get('.dashed').text()).toContain('12 more')
+    expect(shelf.emitted('more')).toHaveLength(1)
   })
 
   it('marks the one that is open and links to the others', () => {
@@ -84,16 +92,19 @@ describe('RowList', () => {
 describe('HistoryDialog', () => {
   it('tells who changed what, plain values from what to what', async () => {
     serveWith(() =>
-      json(200, [
-        {
-          at: '2026-03-01T14:02:00Z',
-          who: 'Ines Moor',
-          action: 'changed',
-          revision: 3,
-          fields: { weigh_step_g: [1, 0.1], pieces: [[], [{ name: 'pod' }]], note: ['', 'dry'] },
-        },
-        { at: '2026-03-01T13:00:00Z', who: null, action: 'created', revision: 1, fields: {} },
-      ]),
+      json(200, {
+        total: 2,
+        items: [
+          {
+            at: '2026-03-01T14:02:00Z',
+            who: 'Ines Moor',
+            action: 'changed',
+            revision: 3,
+            fields: { weigh_step_g: [1, 0.1], pieces: null, note: ['', 'dry'] },
+          },
+          { at: '2026-03-01T13:00:00Z', who: null, action: 'created', revision: 1, fields: {} },
+        ],
+      }),
     )
     mounted(HistoryDialog, { shelf: 'ingredients', id: '1', name: 'Vanilla' })
     await settled()

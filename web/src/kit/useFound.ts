@@ -3,21 +3,20 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 
 import { api, take } from '../api/client'
-import type { Shelf } from '../api/shelves'
+import { type Shelf, useRows } from '../api/shelves'
 import type { FoundName } from '../api/types'
 
 /** A shelf whose names are looked up, or what may stand in a line. */
 export type Named = Shelf | 'lines'
 const PAUSE_MS = 90
-const MOST = 300
+const MOST = 200
 
-export function useFound(shelf: () => Named | undefined, typed: () => string) {
-  /** What was typed when the hand last paused. */
+/** What was typed when the hand last paused. */
+function usePause(typed: () => string) {
   const asked = ref('')
   let timer: ReturnType<typeof setTimeout> | undefined
-  const now = () => typed().trim()
   watch(
-    now,
+    typed,
     (text) => {
       clearTimeout(timer)
       timer = setTimeout(() => (asked.value = text), text ? PAUSE_MS : 0)
@@ -25,11 +24,35 @@ export function useFound(shelf: () => Named | undefined, typed: () => string) {
     { immediate: true },
   )
   onScopeDispose(() => clearTimeout(timer))
+  return asked
+}
+
+/** Rows of a shelf as a list shows them; of no name while nothing is typed. */
+export function useSought<S extends Shelf>(shelf: S, typed: () => string) {
+  const now = () => typed().trim()
+  const asked = usePause(now)
+  const { rows, isPlaceholderData, isSuccess, left, more } = useRows(
+    shelf,
+    () => ({ q: asked.value }),
+    () => Boolean(asked.value),
+  )
+  /** Nothing typed: null. Not answered yet: undefined. */
+  const found = computed(() => {
+    if (!now()) return null
+    const answered = asked.value === now() && isSuccess.value && !isPlaceholderData.value
+    return answered ? rows.value : undefined
+  })
+  return { found, left, more }
+}
+
+export function useFound(shelf: () => Named | undefined, typed: () => string, most = MOST) {
+  const now = () => typed().trim()
+  const asked = usePause(now)
   const query = useQuery({
     shallow: true,
     queryKey: ['names', shelf, asked],
     queryFn: () => {
-      const ask = { shelf: shelf() ?? 'lines', q: asked.value, limit: MOST }
+      const ask = { shelf: shelf() ?? 'lines', q: asked.value, limit: most }
       return take<FoundName[]>(api.GET('/api/names', { params: { query: ask } }))
     },
     enabled: () => Boolean(shelf() && asked.value),

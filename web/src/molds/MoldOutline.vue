@@ -2,10 +2,10 @@
 /** A mold from above, and cut through its middle where its walls are not upright. */
 import { computed } from 'vue'
 
-import type { Mold } from '../api/types'
+import type { MoldSketch } from '../api/types'
 import { reachOf } from './reach'
 
-const props = defineProps<{ figures: Mold['figures']; reach: number }>()
+const props = defineProps<{ figures: MoldSketch; reach: number }>()
 const WIDEST = 240
 const GAP = 10
 const scale = computed(() => WIDEST / 2 / props.reach)

@@ -18,7 +18,7 @@ import { reachOf } from './reach'
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
 const { mayWrite } = useSession()
-const { rows, isSuccess } = useRows('molds')
+const { rows, left, more, isSuccess } = useRows('molds')
 const { create } = useWrites('molds')
 
 /** All outlines share one scale, so that sizes compare at a glance. */
@@ -49,12 +49,14 @@ async function make(title: string) {
       <RowList
         :id="props.id"
         :items="rows"
+        :left="left"
         room="molds"
         shelf="molds"
         noun="mold"
         :can-make="mayWrite"
         :error="create.error.value?.message"
         @make="make"
+        @more="more"
       >
         <template #make>Add a mold</template>
       </RowList>
@@ -81,7 +83,7 @@ async function make(title: string) {
         >
           <MoldOutline :figures="row.figures" :reach="reach" />
           <strong>{{ row.name }}</strong>
-          <span class="quiet">{{ figure(row.figures.capacity.value, 0) }} ml</span>
+          <span class="quiet">{{ figure(row.figures.capacity_ml, 0) }} ml</span>
         </RouterLink>
       </div>
       <EmptyState

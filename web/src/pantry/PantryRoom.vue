@@ -17,7 +17,7 @@ const PastePantry = defineAsyncComponent(() => import('./PastePantry.vue'))
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
 const { mayWrite } = useSession()
-const { rows, isSuccess } = useRows('ingredients')
+const { rows, left, more, isSuccess } = useRows('ingredients')
 const { create } = useWrites('ingredients')
 const pasting = ref(false)
 useCommands(() =>
@@ -42,12 +42,14 @@ async function make(name: string) {
       <RowList
         :id="props.id"
         :items="rows"
+        :left="left"
         room="pantry"
         shelf="ingredients"
         noun="ingredient"
         :can-make="mayWrite"
         :error="create.error.value?.message"
         @make="make"
+        @more="more"
       >
         <template #make>Add an ingredient</template>
         <template #above>
@@ -60,7 +62,7 @@ async function make(name: string) {
       <PastePantry v-if="pasting" @close="pasting = false" />
     </template>
     <IngredientEditor v-if="props.id" :id="props.id" :key="props.id" :disabled="!mayWrite" />
-    <UsualWords v-else-if="rows.length" :rows="rows" :disabled="!mayWrite" />
+    <UsualWords v-else-if="rows.length" :disabled="!mayWrite" />
     <EmptyState
       v-else-if="isSuccess"
       title="The pantry is empty"

@@ -1,27 +1,15 @@
 <script setup lang="ts">
 /** What bare words mean in this kitchen, changed in one press; and what is not known yet. */
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 
-import { useNaming, useUsual } from '../api/names'
-import type { IngredientBrief } from '../api/types'
-import ChoiceField from '../kit/ChoiceField.vue'
+import { useLacking, useNaming, useUsual } from '../api/names'
+import RowChoice from '../kit/RowChoice.vue'
 import TextField from '../kit/TextField.vue'
 
-const props = defineProps<{ rows: IngredientBrief[]; disabled: boolean }>()
+defineProps<{ disabled: boolean }>()
 const naming = useNaming()
 const usual = useUsual()
-const options = computed(() => props.rows.map((one) => ({ value: one.id, label: one.name })))
-const lacking = computed(() =>
-  props.rows.filter((one) => one.density_g_ml === null || !one.made_up || one.allergens === null),
-)
-const lacks = (one: IngredientBrief) =>
-  [
-    one.density_g_ml === null && 'density',
-    !one.made_up && 'make-up',
-    one.allergens === null && 'allergens',
-  ]
-    .filter(Boolean)
-    .join(', ')
+const { lacking, left, more } = useLacking()
 const word = ref('')
 const fresh = ref<string>()
 const refusal = ref('')
@@ -50,9 +38,9 @@ async function mean(text: string, ingredient: string) {
         <li v-for="one in usual.data.value" :key="one.word">
           <label>
             <span class="word">‘{{ one.word }}’</span>
-            <ChoiceField
+            <RowChoice
               :value="one.ingredient"
-              :options="options"
+              :label="one.name"
               :disabled="disabled"
               shelf="ingredients"
               @change="(id) => mean(one.word, String(id))"
@@ -63,9 +51,8 @@ async function mean(text: string, ingredient: string) {
           <TextField v-model="word" label="Another bare word" />
           <label>
             <span class="eyebrow">means</span>
-            <ChoiceField
+            <RowChoice
               :value="fresh"
-              :options="options"
               shelf="ingredients"
               placeholder="which ingredient"
               :disabled="!word.trim()"
@@ -81,9 +68,10 @@ async function mean(text: string, ingredient: string) {
       <ul class="list lacking">
         <li v-for="one in lacking" :key="one.id">
           <RouterLink :to="`/pantry/${one.id}`">{{ one.name }}</RouterLink>
-          <span class="quiet">{{ lacks(one) }}</span>
+          <span class="quiet">{{ one.lacks.join(', ') }}</span>
         </li>
       </ul>
+      <button v-if="left" type="button" class="deed small" @click="more">{{ left }} more</button>
     </section>
   </div>
 </template>

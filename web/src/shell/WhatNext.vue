@@ -18,10 +18,12 @@ const query = ref('')
 const field = ref<{ focus: () => void } | null>(null)
 onMounted(() => void nextTick(() => field.value?.focus()))
 
+const MOST = 12
 const on = (shelf: Named) =>
   useFound(
     () => shelf,
     () => query.value,
+    MOST,
   ).found
 const shelves = [
   { room: 'desserts', word: 'dessert', found: on('desserts') },
@@ -34,7 +36,6 @@ interface Offer {
   aside: string
   run: () => unknown
 }
-const MOST = 12
 const offers = computed<Offer[]>(() => {
   const deeds = allCommands.value.map(({ name, keys, run }) => ({ name, aside: keys ?? '', run }))
   const rooms = ROOMS.map((room) => ({

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import { api, take } from '../api/client'
+import { forgetKnown } from '../api/known'
 import type { KitchenFacts, Preferences, Session } from '../api/types'
 import { preferences } from '../kit/units'
 
@@ -36,6 +37,7 @@ export function useSession() {
     useMutation({
       mutationFn,
       onSuccess: (session: Session) => {
+        forgetKnown()
         client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
         client.setQueryData(KEY, readAs(session))
         forgetOthers(session)

@@ -4,3 +4,17 @@ import type { House } from '../api/types'
 import words from './house.json'
 
 house.value = words as House
+
+/** Nothing ever comes into view in a page that is not laid out. */
+class NeverSeen implements IntersectionObserver {
+  root = null
+  rootMargin = ''
+  thresholds = []
+  disconnect() {}
+  observe() {}
+  unobserve() {}
+  takeRecords() {
+    return []
+  }
+}
+globalThis.IntersectionObserver = NeverSeen

@@ -19,7 +19,8 @@ from fernbell.core.measures import (
 )
 from fernbell.core.pantry.ingredient import Ingredient
 from fernbell.core.pantry.measuring import mass_of_amount
-from fernbell.core.pantry.naming.names import Found, Named, Names
+from fernbell.core.pantry.naming.lookup import Finder
+from fernbell.core.pantry.naming.names import Found, Named
 
 Weighed = Callable[[Named], Ingredient]
 """What a named thing is measured by; a formula through its density with air."""
@@ -93,7 +94,7 @@ def of_itself(named: Named) -> Ingredient:
 
 def understand(
     text: str,
-    names: Names,
+    names: Finder,
     system: System = System.METRIC,
     *,
     weighed: Weighed = of_itself,
@@ -103,7 +104,7 @@ def understand(
 
     Args:
         text: as typed, such as '250 g cream' [text].
-        names: what this kitchen calls things [Names].
+        names: what this kitchen calls things [Finder].
         system: whose cups and spoons are meant where no country is named [System].
         weighed: what a thing is measured by [callable].
         begun: whether it is still being typed: then everything is offered [bool].
@@ -129,7 +130,7 @@ def understand(
 def of_amount(
     text: str,
     amount: Amount,
-    names: Names,
+    names: Finder,
     system: System = System.METRIC,
     *,
     weighed: Weighed = of_itself,
@@ -140,7 +141,7 @@ def of_amount(
     Args:
         text: as typed or pasted [text].
         amount: as read [Amount].
-        names: what this kitchen calls things [Names].
+        names: what this kitchen calls things [Finder].
         system: whose cups and spoons are meant [System].
         weighed: what a thing is measured by [callable].
         begun: whether it is still being typed [bool].

@@ -4,19 +4,24 @@ from bisect import bisect_left
 from collections import defaultdict
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
-from itertools import combinations
 
 from rapidfuzz import process
 from rapidfuzz.distance import OSA
 
 from fernbell.core.measures import name_key, ordered, singular, words_of
 from fernbell.core.pantry.ingredient import Ingredient
+from fernbell.core.pantry.naming.spelling import (
+    TWO_THINGS,
+    Words,
+    all_names,
+    joining,
+    kept_of,
+    parts_of,
+    telling_of,
+)
 from fernbell.core.pantry.naming.words import DESCRIPTIONS
 
-Words = tuple[str, ...]
 MOST_CHOICES = 8
-_MOST_DESCRIBING = 10
-_TWO_THINGS = ("and", "or")
 _ELSEWHERE: tuple[Words, ...] = (("chocolate", "milk"), ("hot", "chocolate"))
 """These are something else: a drink is no chocolate."""
 
@@ -76,7 +81,8 @@ class Names:
         without: dict[Words, list[int]] = defaultdict(list)
         having: dict[str, set[int]] = defaultdict(set)
         for place, one in enumerate(self.every):
-            for name in _all_names(one):
+            pieces = (piece.name for piece in one.of.pieces)
+            for name in all_names(one.name, one.other_names, pieces):
                 words = words_of(name)
                 for table, key in ((owners, words), (turned, ordered(words))):
                     if place not in table[key]:
@@ -152,22 +158,17 @@ class Names:
         """Those whose name it is, when what only describes falls away; the longest name wins."""
         if words in _ELSEWHERE:
             return []
-        found = self._exact(words) or self._bare(_joining(words))
+        found = self._exact(words) or self._bare(joining(words))
         head, _, tail = name.partition(",")
         if not found and tail and all(map(self._only_describes, tail.split(","))):
-            found = self._bare(_joining(words_of(head)))
+            found = self._bare(joining(words_of(head)))
         return found
 
     def _bare(self, words: Words) -> list[int]:
-        describing = [word for word in dict.fromkeys(words) if word in DESCRIPTIONS]
-        if len(describing) > _MOST_DESCRIBING:
-            describing = describing[-_MOST_DESCRIBING:]
-        for count in range(len(describing) + 1):
-            for gone in combinations(reversed(describing), count):
-                kept = tuple(word for word in words if word not in gone)
-                found = self._exact(kept) if kept else []
-                if found:
-                    return found
+        for kept in kept_of(words):
+            found = self._exact(kept)
+            if found:
+                return found
         return []
 
     def _exact(self, words: Words) -> list[int]:
@@ -195,13 +196,13 @@ class Names:
 
     def _likely(self, words: Words, *, begun: bool) -> list[int]:
         """Those whose names hold every word that says what it is."""
-        if any(word in _TWO_THINGS for word in _joining(words)):
-            first, *more = _parts(words)
+        if any(word in TWO_THINGS for word in joining(words)):
+            first, *more = parts_of(words)
             # 'Lemon zest and juice' is lemon zest and lemon juice.
             ahead = first[:-1]
             found = [self._bare(part) or self._bare((*ahead, *part)) for part in more]
             return list(dict.fromkeys(sum(found, self._bare(first))))
-        telling = [word for word in words if word not in DESCRIPTIONS] or list(words)
+        telling = telling_of(words)
         every: set[int] | None = None
         for place, word in enumerate(telling):
             last = begun and place == len(telling) - 1
@@ -219,7 +220,9 @@ class Names:
 
     def _slip(self, words: Words, *, begun: bool, most: int) -> Found:
         """Words nobody knows, put right where one is near; what remains is looked up by most."""
-        right = tuple(word if word in self._having else self._near(word) for word in words)
+        right = tuple(
+            word if word in self._having else nearest(word, self._vocabulary) for word in words
+        )
         known = tuple(word for word in right if word)
         if not known:
             return Found()
@@ -230,16 +233,8 @@ class Names:
                 return Found(likely=ranked, instead=" ".join(known))
         counts = self._hits(known)
         ranked = self._ranked(counts, known)
-        nearest = sorted(ranked, key=lambda one: -counts[self._places[one.key]])
-        return Found(likely=tuple(nearest[:most]), far=True)
-
-    def _near(self, word: str) -> str:
-        if len(word) < 4 or word in DESCRIPTIONS or word[0].isdigit():
-            return ""
-        near = process.extractOne(
-            word, self._vocabulary, scorer=OSA.normalized_similarity, score_cutoff=0.75
-        )
-        return near[0] if near else ""
+        hit = sorted(ranked, key=lambda one: -counts[self._places[one.key]])
+        return Found(likely=tuple(hit[:most]), far=True)
 
     def _hits(self, words: Words) -> dict[int, int]:
         """Those that hold the most of the words; the last counts more: dried yeast is a yeast."""
@@ -283,25 +278,34 @@ def _begins(own: Words, words: Words) -> bool:
     )
 
 
-def _joining(words: Words) -> Words:
-    """Without 'and' and 'or' that only join descriptions: 'peeled and chopped'."""
+def nearest(word: str, vocabulary: Iterable[str]) -> str:
+    """The word that was probably meant by one that nothing has.
 
-    def joins(place: int) -> bool:
-        beside = words[max(0, place - 1) : place] + words[place + 1 : place + 2]
-        return words[place] in _TWO_THINGS and any(word in DESCRIPTIONS for word in beside)
+    Args:
+        word: as typed [text].
+        vocabulary: words that things have, in alphabetical order, shape (n,) [text].
+    Returns:
+        the nearest of them, '' where none is near [text].
+    Source:
+        optimal string alignment; one slip in four letters, by experience.
+    """
+    if not may_slip(word):
+        return ""
+    near = process.extractOne(word, vocabulary, scorer=OSA.normalized_similarity, score_cutoff=0.75)
+    return near[0] if near else ""
 
-    return tuple(word for place, word in enumerate(words) if not joins(place))
 
+def may_slip(word: str) -> bool:
+    """Whether a word may be a slip: long enough, no number, and it says what a thing is.
 
-def _parts(words: Words) -> Iterable[Words]:
-    """What stands on both sides of an 'and' or 'or'."""
-    part: list[str] = []
-    for word in (*words, "or"):
-        if word not in _TWO_THINGS:
-            part.append(word)
-        elif part:
-            yield tuple(part)
-            part = []
+    Args:
+        word: as typed [text].
+    Returns:
+        whether its neighbors are looked at [bool].
+    Source:
+        common practice.
+    """
+    return len(word) >= 4 and word not in DESCRIPTIONS and not word[0].isdigit()
 
 
 def called(named: Named, name: str) -> str:
@@ -324,14 +328,6 @@ def called(named: Named, name: str) -> str:
     if fits(named.name):
         return ""
     return next((one for one in named.other_names if fits(one)), "")
-
-
-def _all_names(one: Named) -> tuple[str, ...]:
-    """Its own name, with and without brackets and a closing figure; its others; its pieces'."""
-    own = one.name
-    plain = own.partition("(")[0].strip()
-    pieces = (piece.name for piece in one.of.pieces if len(words_of(piece.name)) > 1)
-    return tuple(dict.fromkeys(name for name in (own, plain, *one.other_names, *pieces) if name))
 
 
 def shared_names(every: Iterable[Named]) -> dict[str, tuple[str, ...]]:

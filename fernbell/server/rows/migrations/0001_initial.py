@@ -10,6 +10,9 @@ class Migration(migrations.Migration):
 
     dependencies = [
         ("kitchens", "0004_change_moves"),
+        # These mend the log where it was before.
+        ("molds", "0003_form"),
+        ("desserts", "0003_form"),
         migrations.swappable_dependency(settings.AUTH_USER_MODEL),
     ]
 

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 /** What goes and what comes in its place. */
-import { computed } from 'vue'
+import { ref } from 'vue'
 
-import { useRows } from '../../api/shelves'
+import { know } from '../../api/known'
 import ChoiceField, { type Option } from '../../kit/ChoiceField.vue'
+import RowChoice from '../../kit/RowChoice.vue'
 
 defineProps<{ goes: Option[] }>()
 const old = defineModel<string>('old')
 const comes = defineModel<string>('comes')
-const { rows: ingredients } = useRows('ingredients')
-const options = computed(() =>
-  ingredients.value
-    .filter((one) => one.id !== old.value)
-    .map((one) => ({ value: one.id, label: one.name })),
-)
+const chosen = ref<string>()
+/** Lines that take it in are called so at once. */
+function take(one: { id: string; name: string }) {
+  chosen.value = one.name
+  know('ingredients', [one])
+}
 </script>
 
 <template>
@@ -29,11 +30,13 @@ const options = computed(() =>
     </label>
     <label>
       <span class="eyebrow">Comes</span>
-      <ChoiceField
+      <RowChoice
         v-model:value="comes"
-        :options="options"
+        :label="chosen"
         placeholder="type a word of it"
         shelf="ingredients"
+        :fits="(one) => one.id !== old"
+        @row="take"
       />
     </label>
   </div>
