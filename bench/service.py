@@ -37,10 +37,14 @@ class Visitor:
 
     def post(self, path: str, body: object) -> bytes:
         """Send JSON with the page's token."""
+        return self.send("POST", path, body)
+
+    def send(self, method: str, path: str, body: object) -> bytes:
+        """The same by any method."""
         token = next(cooky.value for cooky in self.cookies if cooky.name == "csrftoken")
         headers = {"Content-Type": "application/json", "X-CSRFToken": token or ""}
         request = urllib.request.Request(  # noqa: S310 - loopback
-            self.site + path, json.dumps(body).encode(), headers
+            self.site + path, json.dumps(body).encode(), headers, method=method
         )
         with self.opener.open(request) as answer:
             return answer.read()

@@ -85,7 +85,7 @@ def find_names(
 ) -> Any:
     """Rows of a shelf whose names fit what is typed so far, the best first."""
     require(request.auth, Act.READ)
-    found = lookup(request.auth.kitchen_id, SHELVES[shelf]).find(q, begun=True, most=limit)
+    found = lookup(request.auth, *SHELVES[shelf]).find(q, begun=True, most=limit)
     return [
         {
             "id": one.key,

@@ -8,7 +8,10 @@ from django.test import Client
 from pytest_django import DjangoAssertNumQueries
 
 from fernbell.core.pantry import COMPONENTS
+from fernbell.server.formulas.models import Formula
+from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.kitchens.models import Member
+from fernbell.server.rows.history import snapshot_at
 from fernbell.server.rows.models import Change
 from tests.server.api import Shelves, entry_of, made, post, put, stocked
 
@@ -300,7 +303,7 @@ def test_what_is_strained_out_is_paid_for_and_declared_and_does_not_arrive(
 class TestRevisions:
     def revisions(self, shelves: Shelves) -> list[dict[str, Any]]:
         path = f"/api/formulas/{shelves.formula['id']}/revisions"
-        return shelves.client.get(path).json()
+        return shelves.client.get(path).json()["items"]
 
     def more_cream(self, shelves: Shelves, grams: float) -> dict[str, Any]:
         row = shelves.client.get(f"/api/formulas/{shelves.formula['id']}").json()
@@ -335,6 +338,37 @@ class TestRevisions:
         water = next(one for one in both["gauges"] if one["name"] == "Water")
         assert water["before"]["value"] == pytest.approx(water["after"]["value"])
         assert shelves.client.get(path.replace("after=2", "after=9")).status_code == 404
+
+    def test_each_of_many_is_what_was_saved_whatever_was_saved_long_after(
+        self, shelves: Shelves
+    ) -> None:
+        grams = [shelves.formula["lines"][0]["mass_g"], *(100.0 + i for i in range(44))]
+        for one in grams[1:]:
+            self.more_cream(shelves, one)
+        row = Formula.objects.get(pk=shelves.formula["id"])
+        member = Member.objects.get(kitchen=row.kitchen_id)
+
+        def gram_at(revision: int) -> float:
+            return snapshot_at(member, FORMULA, row, revision)["lines"][0]["mass_g"]
+
+        assert [gram_at(one) for one in range(1, 46)] == grams
+        # From the next one that is kept whole: what came after that is not looked at.
+        lost = {"lines": [[], []]}
+        Change.objects.filter(row=row.pk, revision__gt=20).update(fields=lost)
+        assert [gram_at(one) for one in range(1, 21)] == grams[:20]
+
+    def test_old_ones_that_are_marked_stand_beside_the_first_page(self, shelves: Shelves) -> None:
+        path = f"/api/formulas/{shelves.formula['id']}/revisions"
+        put(shelves.client, f"{path}/1", {"name": "the first", "good": True})
+        for i in range(22):
+            self.more_cream(shelves, 100 + i)
+        page = shelves.client.get(path).json()
+        assert [one["revision"] for one in page["items"]] == [*range(23, 3, -1)]
+        assert page["total"] == 23
+        assert [(one["revision"], one["name"]) for one in page["marked"]] == [(1, "the first")]
+        rest = shelves.client.get(f"{path}?offset=20").json()
+        assert [one["revision"] for one in rest["items"]] == [3, 2, 1]
+        assert rest["marked"] == []
 
     def test_one_is_brought_back_as_a_new_one(self, shelves: Shelves) -> None:
         self.more_cream(shelves, 321)

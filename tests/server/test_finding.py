@@ -1,6 +1,8 @@
 """Names looked up in the database mean what they mean when every name is read."""
 
 import csv
+import re
+from operator import attrgetter
 from pathlib import Path
 
 import pytest
@@ -8,11 +10,14 @@ from django.db import connection
 from django.test import Client
 
 from fernbell.core.pantry.naming import Named, Names
+from fernbell.server.desserts.rows import DESSERT, STACK
 from fernbell.server.formulas.names import names_of
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.kitchens.models import Member
+from fernbell.server.molds.rows import MOLD
 from fernbell.server.pantry.rows import INGREDIENT
 from fernbell.server.rows.search import lookup
+from fernbell.server.rows.shelf import Shelf
 from tests.server.api import made
 
 LINES = Path(__file__).parent.parent / "core" / "lines.csv"
@@ -74,29 +79,44 @@ def test_an_archived_name_is_found_among_the_archived_only(demo: Client) -> None
 RING = {"form": "ring", "diameter_mm": 160, "height_mm": 45}
 
 
-@pytest.mark.parametrize(
-    ("shelf", "pattern"), [(INGREDIENT, "% medlar %"), (FORMULA, "% medlar %")]
-)
-def test_rows_are_found_by_an_index(cook: Member, shelf: object, pattern: str) -> None:
-    """Among many kitchens' rows, a page by name and a word are read by an index."""
-    table = shelf.model._meta.db_table  # type: ignore[attr-defined]
+PAGES = ("name, id", "changed_at DESC, id")
+SOUGHT = {"words LIKE %s": "% medlar %", "keys && %s": ["medlar"]}
+SHELVES = [INGREDIENT, FORMULA, DESSERT, MOLD, STACK]
+
+
+@pytest.mark.parametrize("shelf", SHELVES, ids=attrgetter("name"))
+def test_rows_are_found_by_an_index(cook: Member, shelf: Shelf) -> None:
+    """A page in its order, and what is called so in one kitchen among many."""
+    table = shelf.model._meta.db_table
+
+    def plan(where: str, *given: object) -> str:
+        with connection.cursor() as cursor:
+            # The tables of a test are nearly empty: only what an index offers is looked at.
+            cursor.execute("SET LOCAL enable_seqscan = off; SET LOCAL enable_sort = off")
+            cursor.execute(f"EXPLAIN SELECT id FROM {table} WHERE {where}", given)  # noqa: S608
+            return "\n".join(line for (line,) in cursor.fetchall())
+
+    for order in PAGES:
+        own = f"kitchen_id = %s AND archived_at IS NULL ORDER BY {order} LIMIT 100"
+        page = plan(own, cook.kitchen_id)
+        assert re.search(r"Index (Only )?Scan using \w+_by_(name|change)", page), page
+        assert "Sort" not in page
+    for where, given in SOUGHT.items():
+        found = plan(where, given)
+        assert re.search(r"Bitmap Index Scan on \w+_by_(word|key)", found), found
+
+
+def test_changes_of_a_row_are_found_by_an_index(cook: Member) -> None:
     with connection.cursor() as cursor:
-        # The tables of a test are nearly empty: only what an index offers is looked at.
         cursor.execute("SET LOCAL enable_seqscan = off; SET LOCAL enable_sort = off")
-        for sql in (
-            f"SELECT id FROM {table} WHERE kitchen_id = %s AND archived_at IS NULL"  # noqa: S608
-            " ORDER BY name, id LIMIT 100",
-            f"SELECT id FROM {table} WHERE kitchen_id = %s AND archived_at IS NULL"  # noqa: S608
-            " ORDER BY changed_at DESC, id LIMIT 100",
-        ):
-            cursor.execute(f"EXPLAIN {sql}", [cook.kitchen_id])
-            plan = "\n".join(line for (line,) in cursor.fetchall())
-            assert "_by_name" in plan or "_by_change" in plan, plan
-            assert "Sort" not in plan, plan
-        for where, given in (("words LIKE %s", pattern), ("keys && %s", ["medlar"])):
-            cursor.execute(f"EXPLAIN SELECT id FROM {table} WHERE {where}", [given])  # noqa: S608
-            plan = "\n".join(line for (line,) in cursor.fetchall())
-            assert "_by_word" in plan or "_by_key" in plan, plan
+        cursor.execute(
+            "EXPLAIN SELECT id FROM rows_change WHERE kitchen_id = %s AND kind = 'formula'"
+            " AND row = %s ORDER BY revision DESC LIMIT 20",
+            [cook.kitchen_id, cook.kitchen_id],
+        )
+        plan = "\n".join(line for (line,) in cursor.fetchall())
+    assert "changes_of_a_row" in plan
+    assert "Sort" not in plan
 
 
 def test_a_page_of_some_keys_holds_those_of_the_kitchen_only(
@@ -112,7 +132,7 @@ def test_a_page_of_some_keys_holds_those_of_the_kitchen_only(
 def test_the_lookup_of_another_kitchen_finds_nothing_of_this_one(
     demo: Client, stranger: Member
 ) -> None:
-    looked = lookup(stranger.kitchen_id, [INGREDIENT, FORMULA])
+    looked = lookup(stranger, INGREDIENT, FORMULA)
     for text in ("cream", "buter", "dark ganache"):
         found = looked.find(text, begun=True)
         assert (found.certain, found.likely) == ((), ()), text

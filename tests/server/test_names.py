@@ -181,7 +181,7 @@ def test_a_note_stays_with_its_line(shelves: Shelves) -> None:
     kept = put(shelves.client, path, {"revision": 1, "data": entry}).json()
     assert kept["lines"][0]["note"] == "100–120 g"
     first = shelves.client.get(f"{path}/revisions").json()
-    assert first[0]["revision"] == 2
+    assert first["items"][0]["revision"] == 2
     sheet = shelves.client.get(f"{path}/scaled?mass_g=500").json()[0]
     assert sheet["notes"] == {entry["lines"][0]["key"]: "100–120 g"}
 

@@ -54,7 +54,8 @@ def test_a_formula_is_not_offered_as_a_line_of_itself(shelves: Shelves) -> None:
 def test_queries_do_not_grow_with_the_list(
     shelves: Shelves, django_assert_num_queries: DjangoAssertNumQueries
 ) -> None:
-    # Who is asking, the bare words, what may be meant of ingredients and of formulas.
+    read(shelves, "10 g cream")
+    # Who is asking, what may be meant, and how those ingredients and formulas are weighed.
     with django_assert_num_queries(4):
         read(shelves, "10 g cream")
     with django_assert_num_queries(4):

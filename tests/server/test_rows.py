@@ -1,6 +1,7 @@
 """Rows of every kind: created, changed with a revision, copied, archived, restored, remembered."""
 
 from collections.abc import Callable
+from datetime import datetime, timedelta
 
 import pytest
 from django.test import Client
@@ -108,3 +109,31 @@ def test_a_cook_writes_and_does_not_archive(
     refused = post(client, url(shelves, "dessert", "/archive"))
     assert refused.status_code == 403
     assert "chef" in refused.json()["detail"]
+
+
+@pytest.mark.parametrize("kind", SHELVES)
+def test_a_list_says_of_a_row_what_it_says_alone(shelves: Shelves, kind: str) -> None:
+    alone = shelves.client.get(url(shelves, kind)).json()
+    for asked in ("", f"?ids={alone['id']}", "?order=latest", f"?q={alone['name'][:4]}"):
+        page = shelves.client.get(PATHS[kind] + asked).json()
+        (listed,) = page["items"]
+        assert page["total"] == 1
+        shared = set(listed) & set(alone) - {"figures"}
+        assert {"id", "name", "revision", "archived", "changed_by"} <= shared
+        for field in shared - {"changed_at"}:
+            assert listed[field] == alone[field], field
+        moments = (datetime.fromisoformat(one["changed_at"]) for one in (listed, alone))
+        assert abs(next(moments) - next(moments)) <= timedelta(milliseconds=1)
+
+
+def test_a_history_comes_page_by_page(shelves: Shelves) -> None:
+    row = shelves.mold
+    for i in range(24):
+        entry = {**entry_of("mold", row), "note": f"note {i}"}
+        row = put(shelves.client, url(shelves, "mold"), {"revision": i + 1, "data": entry}).json()
+    path = url(shelves, "mold", "/history")
+    first, rest = (shelves.client.get(f"{path}?offset={at}").json() for at in (0, 20))
+    assert [one["revision"] for one in first["items"]] == [*range(25, 5, -1)]
+    assert [one["revision"] for one in rest["items"]] == [*range(5, 0, -1)]
+    assert first["total"] == rest["total"] == 25
+    assert first["items"][0]["fields"] == {"note": ["note 22", "note 23"]}

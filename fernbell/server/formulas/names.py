@@ -50,7 +50,7 @@ class ReadLine(Schema):
 
 def names_of(member: Member) -> Lookup:
     """What can be a line in the member's kitchen: ingredients and formulas."""
-    return lookup(member.kitchen_id, [INGREDIENT, FORMULA])
+    return lookup(member, INGREDIENT, FORMULA)
 
 
 def weighed_by(member: Member) -> Callable[[Named], Ingredient]:

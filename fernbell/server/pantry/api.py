@@ -44,7 +44,7 @@ def read_pasted(request: HttpRequest, data: PastedNames) -> Any:
     """What a pasted list of ingredients says, line by line; nothing is changed."""
     require(request.auth, Act.READ)
     lines = read_densities(data.text)
-    names = lookup(request.auth.kitchen_id, [INGREDIENT]).together(line.name for line in lines)
+    names = lookup(request.auth, INGREDIENT).together(line.name for line in lines)
     return [{**asdict(line), "there": bool(names.find(line.name).certain)} for line in lines]
 
 

@@ -1,6 +1,7 @@
 """From ingredient rows to core."""
 
 from typing import Any
+from uuid import UUID
 
 from django.utils import timezone
 from pydantic import TypeAdapter
@@ -68,12 +69,13 @@ def as_core(row: Any) -> Ingredient:
     )
 
 
-def as_measured(row: Any) -> Ingredient:
-    """A row with what is needed to weigh it: densities, pieces, packs."""
-    return ingredient_of(
-        *(str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g),
-        pieces=row.pieces,
-        states=row.states,
-        bought=row.packs,
-        egg="",
-    )
+MEASURED = (
+    *("id", "name", "density_g_ml", "cup_density_g_ml", "weigh_step_g"),
+    *("pieces", "states", "packs"),
+)
+"""Fields by which an ingredient is weighed."""
+
+
+def as_measured(id: UUID, *, packs: list[dict[str, Any]], **fields: Any) -> Ingredient:  # noqa: A002
+    """An ingredient by the fields it is MEASURED by; nobody asks what it costs."""
+    return ingredient_of(str(id), **fields, bought=packs, egg="")

@@ -17,7 +17,7 @@ from django.db.models import (
 )
 
 from fernbell.core.pantry.naming import Named
-from fernbell.server.pantry.assemble import as_measured, price_today
+from fernbell.server.pantry.assemble import MEASURED, as_measured, price_today
 from fernbell.server.pantry.models import Ingredient, Usual
 from fernbell.server.pantry.schemas import IngredientIn
 from fernbell.server.rows.policy import Keeper
@@ -89,10 +89,11 @@ def named(found: QuerySet) -> list[Named]:
         .annotate(n=Count("pk"))
         .values("n")
     )
-    return [
-        Named(as_measured(row), tuple(row.other_names), uses=row.uses or 0)
-        for row in found.defer("make_up", "chocolate").annotate(uses=uses)
-    ]
+    return [_named(**row) for row in found.values("other_names", *MEASURED, uses=uses)]
+
+
+def _named(other_names: list[str], uses: int | None, **fields: Any) -> Named:
+    return Named(as_measured(**fields), tuple(other_names), uses=uses or 0)
 
 
 def usual(kitchen: UUID) -> dict[str, UUID]:

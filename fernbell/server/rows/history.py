@@ -57,8 +57,9 @@ def snapshot_at(member: Keeper, shelf: Shelf, row: Row, revision: int) -> Snapsh
     """A row as it was at a revision: from the next one kept whole, what changed is taken back."""
     if not 1 <= revision <= row.revision:
         raise NotThere(f"{row.name} has no revision {revision}.")
-    since = rows(member, Change).filter(kind=shelf.name, row=row.pk, revision__gt=revision)
-    near = since.filter(whole__isnull=False).order_by("revision").first()
+    changes = rows(member, Change).filter(kind=shelf.name, row=row.pk)
+    near = changes.filter(revision__gte=revision, whole__isnull=False).order_by("revision").first()
+    since = changes.filter(revision__gt=revision)
     if near:
         since = since.filter(revision__lte=near.revision)
     then = dict(near.whole if near else shelf.snapshot(row))

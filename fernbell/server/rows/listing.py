@@ -6,6 +6,7 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field, StringConstraints
 
+from fernbell.server.rows.policy import Keeper, rows
 from fernbell.server.rows.schemas import MOST_OFFSET, MOST_ROWS, PAGE
 from fernbell.server.rows.search import lookup
 from fernbell.server.rows.shelf import Brief, Shelf
@@ -28,25 +29,25 @@ class Listing(Schema):
     offset: Annotated[int, Field(ge=0, le=MOST_OFFSET)] = 0
 
 
-def page(kitchen: UUID, shelf: Shelf, asked: Listing) -> tuple[list[Brief], int]:
+def page(member: Keeper, shelf: Shelf, asked: Listing) -> tuple[list[Brief], int]:
     """Rows of one page, and how many there are in all."""
-    every = shelf.model._default_manager.filter(kitchen_id=kitchen)
+    every = rows(member, shelf.model)
     if asked.ids:
         items = shelf.listed(every.filter(pk__in=asked.ids).order_by("name", "id"))
         return items, len(items)
     if asked.q:
-        return _called(kitchen, shelf, asked)
+        return _called(member, shelf, asked)
     every = every.filter(archived_at__isnull=not asked.archived).order_by(*ORDERS[asked.order])
     items = shelf.listed(every[asked.offset : asked.offset + asked.limit])
     short = len(items) < asked.limit and (items or not asked.offset)
     return items, asked.offset + len(items) if short else every.count()
 
 
-def _called(kitchen: UUID, shelf: Shelf, asked: Listing) -> tuple[list[Brief], int]:
+def _called(member: Keeper, shelf: Shelf, asked: Listing) -> tuple[list[Brief], int]:
     most = asked.offset + asked.limit
-    found = lookup(kitchen, [shelf], archived=asked.archived).find(asked.q, begun=True, most=most)
+    found = lookup(member, shelf, archived=asked.archived).find(asked.q, begun=True, most=most)
     keys = [UUID(one.key) for one in (*found.certain, *found.likely)]
     shown = keys[asked.offset : most]
-    every = shelf.model._default_manager.filter(kitchen_id=kitchen, pk__in=shown)
+    every = rows(member, shelf.model).filter(pk__in=shown)
     by_key = {row["id"]: row for row in shelf.listed(every)}
     return [by_key[key] for key in shown if key in by_key], len(keys)

@@ -52,8 +52,8 @@ class Row(models.Model):
                 condition=models.Q(archived_at=None),
                 name="%(class)s_by_change",
             ),
-            GinIndex(OpClass("words", "gin_trgm_ops"), name="%(class)s_by_word"),
-            GinIndex(fields=["keys"], name="%(class)s_by_key"),
+            GinIndex("kitchen", OpClass("words", "gin_trgm_ops"), name="%(class)s_by_word"),
+            GinIndex("kitchen", "keys", name="%(class)s_by_key"),
         ]
 
     def __str__(self) -> str:

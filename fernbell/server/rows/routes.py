@@ -36,7 +36,7 @@ def _reading(router: Router, shelf: Shelf, brief: type[RowOut], full: type[RowOu
     @router.get("", response=page, operation_id=route("list"))
     def list_rows(request: HttpRequest, asked: Query[Listing]) -> HttpResponse:
         require(request.auth, Act.READ)
-        items, total = listing.page(request.auth.kitchen_id, shelf, asked)
+        items, total = listing.page(request.auth, shelf, asked)
         body = to_json({"items": items, "total": total})
         return HttpResponse(body, content_type="application/json")
 

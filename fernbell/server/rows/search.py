@@ -1,83 +1,98 @@
 """Finding rows by their names: PostgreSQL narrows, core says what is meant."""
 
 import json
-from collections.abc import Collection, Mapping, Sequence
+from collections.abc import Mapping, Sequence
+from itertools import chain
 from typing import Any
 from uuid import UUID
 
 from django.db import connection
 from django.db.models import QuerySet
-from django.db.models.expressions import RawSQL
 
-from fernbell.core.pantry.naming import Asked, Lookup, Named, Names, may_be_far
+from fernbell.core.pantry.naming import Lookup, Names, Sought
+from fernbell.server.rows.kept import kept
+from fernbell.server.rows.policy import Keeper
 from fernbell.server.rows.shelf import Shelf
 
-MOST_LOOKED_AT = 150
-"""Rows that are read of a shelf for what is asked, those that begin so and the short ones first."""
-_LONGEST_SLIP = 60
+LOOKED_AT = 100
+"""Rows at least that are read for each thing asked, those that begin so and the short first."""
 
 # One of the keys, or all words of one of those asked: the first word leads into the index.
 _HAVING = """
-SELECT id FROM {table} WHERE kitchen_id = %s AND {shelved} AND keys && %s
+(SELECT {place}, id FROM {table} WHERE kitchen_id = %s AND {shelved} AND keys && %s
 UNION
-SELECT one.id FROM jsonb_array_elements(%s::jsonb) AS asked CROSS JOIN LATERAL (
+SELECT {place}, one.id FROM jsonb_array_elements(%s::jsonb) AS asked CROSS JOIN LATERAL (
     SELECT id FROM {table}
     WHERE kitchen_id = %s AND {shelved} AND words LIKE (asked->>0)
     AND words LIKE ALL (ARRAY(SELECT jsonb_array_elements_text(asked->1)))
     ORDER BY words NOT LIKE (asked->>2), length(name), name LIMIT %s
-) AS one
+) AS one)
 """
-_NEAR = """
-SELECT DISTINCT word FROM {table}, string_to_table(words, ' ') AS word,
-    unnest(%s::text[], %s::int[]) AS typed(said, far)
-WHERE kitchen_id = %s AND {shelved} AND (word = said OR CASE
-    WHEN far > 0 AND abs(length(word) - length(said)) <= far
-    THEN levenshtein_less_equal(word, said, 2 * far) <= 2 * far ELSE FALSE END)
+_VOCABULARY = """
+(SELECT string_agg(words, ' ') FROM {table} WHERE kitchen_id = %s AND {shelved})
 """
 
 
-def lookup(kitchen: UUID, shelves: Sequence[Shelf], *, archived: bool = False) -> Lookup:
-    """What stands on some shelves of a kitchen, found by name."""
-    usual = {shelf.name: shelf.usual(kitchen) for shelf in shelves}
-    means = {word: str(key) for own in usual.values() for word, key in own.items()}
+def lookup(member: Keeper, *shelves: Shelf, archived: bool = False) -> Lookup:
+    """What stands on some shelves of the member's kitchen, found by name."""
+    kitchen = member.kitchen_id
+    usual = [_usual(member, shelf) for shelf in shelves]
+    means = {word: str(key) for own in usual for word, key in own.items()}
 
-    def having(asked: Asked) -> Names:
-        every: list[Named] = []
-        for shelf in shelves:
-            found = _having(kitchen, shelf, asked, archived=archived)
-            meant = _meant(usual[shelf.name], asked)
-            every += shelf.named(found | _own(kitchen, shelf).filter(pk__in=meant))
-        return Names(tuple(every), means)
+    def having(asked: Sought, most: int) -> Names:
+        holding = json.dumps([_patterns(words, asked) for words in asked.holding])
+        given = (kitchen, list(asked.keys), holding, kitchen, max(most, LOOKED_AT))
+        keys = [_meant(own, asked) for own in usual]
+        for place, key in _of_all(_HAVING, shelves, given, archived=archived):
+            keys[place].add(key)
+        found = (
+            shelf.named(_own(kitchen, shelf).filter(pk__in=own))
+            for shelf, own in zip(shelves, keys, strict=True)
+            if own
+        )
+        return Names(tuple(chain.from_iterable(found)), means)
 
-    def near(words: tuple[str, ...]) -> Collection[str]:
-        found = (_near(kitchen, shelf, words, archived=archived) for shelf in shelves)
-        return set().union(*found)
+    def vocabulary() -> Sequence[str]:
+        return _vocabulary(member, shelves, archived=archived)
 
     def held(container: str) -> Names:
-        every = (
-            one
-            for shelf in shelves
-            for one in shelf.named(
-                shelf.held(_own(kitchen, shelf).filter(archived_at=None), container)
-            )
-        )
-        return Names(tuple(every))
+        own = ((shelf, _own(kitchen, shelf).filter(archived_at=None)) for shelf in shelves)
+        every = (shelf.named(shelf.held(found, container)) for shelf, found in own)
+        return Names(tuple(chain.from_iterable(every)))
 
-    return Lookup(having, near, held)
+    return Lookup(having, vocabulary, held)
+
+
+@kept(64)
+def _usual(kitchen: UUID, shelf: Shelf) -> dict[str, UUID]:
+    return shelf.usual(kitchen)
+
+
+@kept(32)
+def _vocabulary(kitchen: UUID, shelves: tuple[Shelf, ...], *, archived: bool) -> list[str]:
+    told = _of_all(_VOCABULARY, shelves, (kitchen,), archived=archived)
+    return sorted({word for (words,) in told for word in (words or "").split()} - {"|"})
 
 
 def _own(kitchen: UUID, shelf: Shelf) -> QuerySet:
     return shelf.model._default_manager.filter(kitchen_id=kitchen)
 
 
-def _having(kitchen: UUID, shelf: Shelf, asked: Asked, *, archived: bool) -> QuerySet:
-    holding = json.dumps([_patterns(words, asked) for words in asked.holding])
-    given = (kitchen, list(asked.keys), holding, kitchen, MOST_LOOKED_AT)
-    narrowed = RawSQL(_sql(_HAVING, shelf, archived=archived), given)  # noqa: S611 - our own
-    return _own(kitchen, shelf).filter(pk__in=narrowed)
+def _of_all(
+    sql: str, shelves: Sequence[Shelf], given: tuple[Any, ...], *, archived: bool
+) -> list[tuple[Any, ...]]:
+    """The answers of one query over all shelves."""
+    shelved = f"archived_at IS {'NOT ' if archived else ''}NULL"
+    each = (
+        sql.format(place=place, table=shelf.model._meta.db_table, shelved=shelved)
+        for place, shelf in enumerate(shelves)
+    )
+    with connection.cursor() as cursor:
+        cursor.execute(" UNION ALL ".join(each), given * len(shelves))
+        return cursor.fetchall()
 
 
-def _patterns(words: tuple[str, ...], asked: Asked) -> list[Any]:
+def _patterns(words: tuple[str, ...], asked: Sought) -> list[Any]:
     """The pattern of its longest word, those of the others, and how a name begins with them."""
     plain = [word.replace("%", r"\%") for word in words]
     ends = [" "] * (len(plain) - 1) + ["" if asked.begun else " "]
@@ -86,22 +101,10 @@ def _patterns(words: tuple[str, ...], asked: Asked) -> list[Any]:
     return [first, [one for one in each if one != first], f"| {' '.join(plain)}%"]
 
 
-def _meant(usual: Mapping[str, UUID], asked: Asked) -> set[UUID]:
+def _meant(usual: Mapping[str, UUID], asked: Sought) -> set[UUID]:
     typed = {word for words in asked.holding for word in words}
     return {
         key
         for said, key in usual.items()
         if said in asked.keys or any(word.startswith(tuple(typed)) for word in said.split())
     }
-
-
-def _near(kitchen: UUID, shelf: Shelf, words: tuple[str, ...], *, archived: bool) -> set[str]:
-    far = [may_be_far(word) if len(word) <= _LONGEST_SLIP else 0 for word in words]
-    with connection.cursor() as cursor:
-        cursor.execute(_sql(_NEAR, shelf, archived=archived), (list(words), far, kitchen))
-        return {word for (word,) in cursor.fetchall()}
-
-
-def _sql(sql: str, shelf: Shelf, *, archived: bool) -> str:
-    shelved = f"archived_at IS {'NOT ' if archived else ''}NULL"
-    return sql.format(table=shelf.model._meta.db_table, shelved=shelved)

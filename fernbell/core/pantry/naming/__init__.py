@@ -8,7 +8,7 @@ from fernbell.core.pantry.naming.lines import (
     refused,
     understand,
 )
-from fernbell.core.pantry.naming.lookup import Finder, Lookup, may_be_far
+from fernbell.core.pantry.naming.lookup import Finder, Lookup
 from fernbell.core.pantry.naming.names import (
     MOST_CHOICES,
     Found,
@@ -17,24 +17,23 @@ from fernbell.core.pantry.naming.names import (
     called,
     shared_names,
 )
-from fernbell.core.pantry.naming.spelling import Asked, all_names, spelled
+from fernbell.core.pantry.naming.spelling import Sought, all_names, spelled
 from fernbell.core.pantry.naming.words import DESCRIPTIONS
 
 __all__ = [
     "ASKED_IN",
     "DESCRIPTIONS",
     "MOST_CHOICES",
-    "Asked",
     "Choice",
     "Finder",
     "Found",
     "Lookup",
     "Named",
     "Names",
+    "Sought",
     "Understood",
     "all_names",
     "called",
-    "may_be_far",
     "of_amount",
     "refused",
     "shared_names",

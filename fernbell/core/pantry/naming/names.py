@@ -219,10 +219,26 @@ class Names:
         return found | self._having.get(singular(word), set())
 
     def _slip(self, words: Words, *, begun: bool, most: int) -> Found:
-        """Words nobody knows, put right where one is near; what remains is looked up by most."""
         right = tuple(
             word if word in self._having else nearest(word, self._vocabulary) for word in words
         )
+        return self.instead(words, right, begun=begun, most=most)
+
+    def instead(
+        self, words: Words, right: Words, *, begun: bool = False, most: int = MOST_CHOICES
+    ) -> Found:
+        """Words nothing holds together, put right where one is near; what remains, by most.
+
+        Args:
+            words: as typed, shape (n,) [text].
+            right: what is meant by each, '' where nothing is near, shape (n,) [text].
+            begun: whether the last may go on [bool].
+            most: how many to return [1].
+        Returns:
+            what holds all that is right, else what holds the most of it [Found].
+        Source:
+            common practice.
+        """
         known = tuple(word for word in right if word)
         if not known:
             return Found()
@@ -289,23 +305,10 @@ def nearest(word: str, vocabulary: Iterable[str]) -> str:
     Source:
         optimal string alignment; one slip in four letters, by experience.
     """
-    if not may_slip(word):
+    if len(word) < 4 or word in DESCRIPTIONS or word[0].isdigit():
         return ""
     near = process.extractOne(word, vocabulary, scorer=OSA.normalized_similarity, score_cutoff=0.75)
     return near[0] if near else ""
-
-
-def may_slip(word: str) -> bool:
-    """Whether a word may be a slip: long enough, no number, and it says what a thing is.
-
-    Args:
-        word: as typed [text].
-    Returns:
-        whether its neighbors are looked at [bool].
-    Source:
-        common practice.
-    """
-    return len(word) >= 4 and word not in DESCRIPTIONS and not word[0].isdigit()
 
 
 def called(named: Named, name: str) -> str:

@@ -25,7 +25,7 @@ class Spelled:
 
 
 @dataclass(frozen=True, slots=True)
-class Asked:
+class Sought:
     """What a thing has to have so that a typed name may mean it: one of `keys`, or all words of
     one of `holding`; the last of these may go on where `begun`.
     """
@@ -69,20 +69,20 @@ def spelled(names: Iterable[str]) -> Spelled:
     return Spelled(f"| {' | '.join(map(' '.join, every))} |", tuple(keys))
 
 
-def asked(name: str, *, begun: bool = False) -> Asked:
+def asked(name: str, *, begun: bool = False) -> Sought:
     """What has to be looked at to say what a typed name means.
 
     Args:
         name: as typed [text].
         begun: whether its last word may go on [bool].
     Returns:
-        keys and words, one of which everything has that it may mean [Asked].
+        keys and words, one of which everything has that it may mean [Sought].
     Source:
         definition: whatever `Names.find` may return without a slip.
     """
     words = words_of(name)
     if not words:
-        return Asked()
+        return Sought()
     head, _, tail = name.partition(",")
     plain, ahead = joining(words), joining(words_of(head))
     names, holding = [words, plain], [telling_of(words)]
@@ -94,21 +94,37 @@ def asked(name: str, *, begun: bool = False) -> Asked:
         first, *more = parts_of(words) or [()]
         names += [first, *more, *((*first[:-1], *part) for part in more)]
     spellings = {key for one in names for kept in kept_of(one) for key in _typed(kept)}
-    return Asked(frozenset(spellings), tuple(dict.fromkeys(holding)), begun)
+    return Sought(frozenset(spellings), tuple(dict.fromkeys(holding)), begun)
 
 
-def asked_apart(words: Words) -> Asked:
-    """The same where no name holds all that was typed: all of its words, or any one.
+def asked_of(words: Words, *, begun: bool = False) -> Sought:
+    """The same of words that were put right: all of them.
 
     Args:
-        words: those that something here has, or is near to, shape (n,) [text].
+        words: those that something here has, '' for the others, shape (n,) [text].
+        begun: whether the last may go on [bool].
     Returns:
-        keys and words [Asked].
+        keys and words [Sought].
     Source:
         definition.
     """
-    keys = frozenset(key for kept in kept_of(words) for key in _typed(kept))
-    return Asked(keys, tuple(dict.fromkeys((telling_of(words), *((word,) for word in words)))))
+    known = tuple(word for word in words if word)
+    keys = frozenset(key for kept in kept_of(known) for key in _typed(kept))
+    return Sought(keys, (telling_of(known),) if known else (), begun)
+
+
+def asked_apart(words: Words) -> Sought:
+    """The same where nothing holds all of them: any one that says what a thing is.
+
+    Args:
+        words: those that something here has, '' for the others, shape (n,) [text].
+    Returns:
+        words [Sought].
+    Source:
+        definition.
+    """
+    known = tuple(word for word in words if word)
+    return Sought(holding=tuple((word,) for word in dict.fromkeys(telling_of(known))))
 
 
 def _joined(words: Words) -> Words:

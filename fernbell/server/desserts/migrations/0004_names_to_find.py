@@ -62,13 +62,16 @@ class Migration(migrations.Migration):
         migrations.AddIndex(
             model_name="dessert",
             index=django.contrib.postgres.indexes.GinIndex(
+                models.F("kitchen"),
                 django.contrib.postgres.indexes.OpClass("words", "gin_trgm_ops"),
                 name="dessert_by_word",
             ),
         ),
         migrations.AddIndex(
             model_name="dessert",
-            index=django.contrib.postgres.indexes.GinIndex(fields=["keys"], name="dessert_by_key"),
+            index=django.contrib.postgres.indexes.GinIndex(
+                models.F("kitchen"), models.F("keys"), name="dessert_by_key"
+            ),
         ),
         migrations.AddIndex(
             model_name="stack",
@@ -89,12 +92,15 @@ class Migration(migrations.Migration):
         migrations.AddIndex(
             model_name="stack",
             index=django.contrib.postgres.indexes.GinIndex(
+                models.F("kitchen"),
                 django.contrib.postgres.indexes.OpClass("words", "gin_trgm_ops"),
                 name="stack_by_word",
             ),
         ),
         migrations.AddIndex(
             model_name="stack",
-            index=django.contrib.postgres.indexes.GinIndex(fields=["keys"], name="stack_by_key"),
+            index=django.contrib.postgres.indexes.GinIndex(
+                models.F("kitchen"), models.F("keys"), name="stack_by_key"
+            ),
         ),
     ]

@@ -48,12 +48,15 @@ class Migration(migrations.Migration):
         migrations.AddIndex(
             model_name="formula",
             index=django.contrib.postgres.indexes.GinIndex(
+                models.F("kitchen"),
                 django.contrib.postgres.indexes.OpClass("words", "gin_trgm_ops"),
                 name="formula_by_word",
             ),
         ),
         migrations.AddIndex(
             model_name="formula",
-            index=django.contrib.postgres.indexes.GinIndex(fields=["keys"], name="formula_by_key"),
+            index=django.contrib.postgres.indexes.GinIndex(
+                models.F("kitchen"), models.F("keys"), name="formula_by_key"
+            ),
         ),
     ]

@@ -48,6 +48,7 @@ class Migration(migrations.Migration):
         migrations.AddIndex(
             model_name="ingredient",
             index=django.contrib.postgres.indexes.GinIndex(
+                models.F("kitchen"),
                 django.contrib.postgres.indexes.OpClass("words", "gin_trgm_ops"),
                 name="ingredient_by_word",
             ),
@@ -55,7 +56,7 @@ class Migration(migrations.Migration):
         migrations.AddIndex(
             model_name="ingredient",
             index=django.contrib.postgres.indexes.GinIndex(
-                fields=["keys"], name="ingredient_by_key"
+                models.F("kitchen"), models.F("keys"), name="ingredient_by_key"
             ),
         ),
     ]
