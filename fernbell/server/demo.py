@@ -1,7 +1,7 @@
 """Write the demo kitchen into the database, through the same actions as everybody else."""
 
 from dataclasses import asdict
-from typing import Any
+from typing import Any, cast
 from uuid import UUID
 
 from django.contrib.auth.models import User
@@ -12,7 +12,7 @@ from fernbell.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.server.desserts.rows import DESSERT
 from fernbell.server.desserts.schemas import PARTS, DessertIn
 from fernbell.server.formulas.rows import FORMULA
-from fernbell.server.formulas.schemas import FormulaIn
+from fernbell.server.formulas.schemas import FormulaIn, LineIn, StepIn
 from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.kitchens.staff import DEMO_PREFIX
 from fernbell.server.rows import actions
@@ -64,29 +64,31 @@ def _formula(one: DemoFormula, keys: dict[str, UUID], formulas: dict[str, UUID])
         base_lines=base,
         losses=one.losses,
         measured_density_g_ml=one.measured_density_g_ml,
-        method=[asdict(step) for step in one.method],
+        method=[StepIn(**asdict(step)) for step in one.method],
         whole_eggs=one.whole_eggs,
         job=one.job,
     )
 
 
-def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str, UUID]) -> dict:
-    return {
-        "key": f"line-{place}",
-        "mass_g": line.mass_g,
-        "overrun_percent": line.overrun_percent,
-        "stage": line.stage,
-        "strained": line.strained,
-        "formula": formulas[line.of] if line.nested else None,
-        "ingredient": None if line.nested else keys[line.of],
-    }
+def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str, UUID]) -> LineIn:
+    return LineIn(
+        key=f"line-{place}",
+        mass_g=line.mass_g,
+        overrun_percent=line.overrun_percent,
+        stage=line.stage,
+        strained=line.strained,
+        formula=formulas[line.of] if line.nested else None,
+        ingredient=None if line.nested else keys[line.of],
+    )
 
 
 def _dessert(one: DemoDessert, mold: UUID, formulas: dict[str, UUID]) -> DessertIn:
     return DessertIn(
         name=one.dessert.name,
         mold=mold,
-        parts=PARTS.validate_python([_keyed(asdict(part), formulas) for part in one.dessert.parts]),
+        parts=PARTS.validate_python(
+            [_keyed(asdict(cast(Any, part)), formulas) for part in one.dessert.parts]
+        ),
         portions=asdict(one.dessert.portions),
         built=one.dessert.built,
         count=one.count,

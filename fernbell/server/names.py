@@ -3,7 +3,6 @@
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest
 from ninja import Query, Router, Schema
 from pydantic import StringConstraints
 
@@ -11,6 +10,7 @@ from fernbell.core.measures import read_measure
 from fernbell.core.pantry.naming import called
 from fernbell.server.desserts.rows import DESSERT, STACK
 from fernbell.server.formulas.rows import FORMULA
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.rows import MOLD
 from fernbell.server.pantry import models as pantry
@@ -21,7 +21,7 @@ from fernbell.server.rows.schemas import MOST_ROWS, Entry
 from fernbell.server.rows.search import lookup
 from fernbell.server.rows.shelf import Shelf
 
-SHELVES: dict[str, list[Shelf]] = {
+SHELVES: dict[str, list[Shelf[Any]]] = {
     "ingredients": [INGREDIENT],
     "formulas": [FORMULA],
     "lines": [INGREDIENT, FORMULA],
@@ -78,7 +78,7 @@ class UsualOut(Schema):
 
 @router.get("", response=list[FoundName], operation_id="find_names")
 def find_names(
-    request: HttpRequest,
+    request: MemberRequest,
     shelf: On,
     q: Annotated[str, Query(max_length=120)],
     limit: Annotated[int, Query(ge=1, le=MOST_ROWS)] = 8,
@@ -98,21 +98,21 @@ def find_names(
 
 
 @router.post("/measure", response=ReadMeasure, operation_id="read_measure")
-def read_typed_measure(request: HttpRequest, data: TypedMeasure) -> Any:
+def read_typed_measure(request: MemberRequest, data: TypedMeasure) -> Any:
     """The value of a measure as it was typed into a field; nothing is changed."""
     require(request.auth, Act.READ)
     return {"value": read_measure(data.text, data.kept, data.shown)}
 
 
 @router.get("/usual", response=list[UsualOut], operation_id="list_usual")
-def list_usual(request: HttpRequest) -> Any:
+def list_usual(request: MemberRequest) -> Any:
     """What bare words mean in this kitchen."""
     require(request.auth, Act.READ)
     return _usual(request.auth)
 
 
 @router.put("/usual", response=list[UsualOut], operation_id="set_usual")
-def set_usual(request: HttpRequest, data: UsualIn) -> Any:
+def set_usual(request: MemberRequest, data: UsualIn) -> Any:
     """What a bare word is to mean from now on."""
     usual.mean(request.auth, data.word, data.ingredient)
     return _usual(request.auth)

@@ -2,10 +2,11 @@
 
 import logging
 from collections.abc import Sequence
+from datetime import datetime
 from typing import Any
 
 from django.http import HttpRequest, HttpResponse, JsonResponse
-from ninja import NinjaAPI
+from ninja import NinjaAPI, Schema
 from ninja.errors import (
     AuthenticationError,
     AuthorizationError,
@@ -14,6 +15,7 @@ from ninja.errors import (
     ValidationErrorContext,
 )
 from ninja.errors import ValidationError as RequestInvalid
+from ninja.openapi.schema import OpenAPISchema
 from pydantic import ValidationError
 
 from fernbell.core.desserts import RULES, WAYS
@@ -76,6 +78,30 @@ class Invalid(Refused):
     def field(cls, field: str, message: str) -> "Invalid":
         """Refuse one field."""
         return cls(message, [{"field": field, "message": message}])
+
+
+class FieldError(Schema):
+    """One field at fault, and what is allowed."""
+
+    field: str
+    message: str
+
+
+class ProblemOut(Schema):
+    """A refusal (RFC 9457): what cannot be done and why, with the fields at fault.
+
+    Where a row was changed meanwhile: what it is now, at which revision, by whom and when.
+    """
+
+    type: str
+    title: str
+    status: int
+    detail: str
+    errors: list[FieldError]
+    current: dict[str, Any] | None = None
+    revision: int | None = None
+    changed_by: str | None = None
+    changed_at: datetime | None = None
 
 
 def problem(
@@ -141,7 +167,7 @@ def _message(fault: dict[str, Any], request: HttpRequest) -> str:
 
 def _sentence(error: CoreError, request: HttpRequest) -> str:
     """A refusal in the units the person reads."""
-    member = getattr(request, "auth", None)
+    member: Any = getattr(request, "auth", None)
     if isinstance(error, OutOfRange) and hasattr(member, "inches"):
         return error.sentence_for(inches=member.inches, fahrenheit=member.fahrenheit)
     return error.sentence()
@@ -154,10 +180,28 @@ def _bound_words(one: Any) -> str | None:
 
 
 class FieldApi(NinjaAPI):
-    """An API whose validation errors keep their causes, so that core can name the field."""
+    """An API whose validation errors keep their causes, so that core can name the field.
+
+    Its document says of every operation that it may answer with a problem.
+    """
+
+    def get_openapi_schema(self, *args: Any, **options: Any) -> OpenAPISchema:
+        """The OpenAPI document."""
+        document = super().get_openapi_schema(*args, **options)
+        refers = "#/components/schemas/{model}"
+        own = ProblemOut.model_json_schema(ref_template=refers)
+        document["components"]["schemas"] |= own.pop("$defs") | {"ProblemOut": own}
+        schema = {"$ref": refers.format(model="ProblemOut")}
+        content = {"application/problem+json": {"schema": schema}}
+        told = {"description": "A problem", "content": content}
+        for path in document["paths"].values():
+            for operation in path.values():
+                answers = {str(status): one for status, one in operation["responses"].items()}
+                operation["responses"] = {**answers, "default": told}
+        return document
 
     def validation_error_from_error_contexts(
-        self, error_contexts: list[ValidationErrorContext]
+        self, error_contexts: list[ValidationErrorContext[Any]]
     ) -> RequestInvalid:
         """The faults of all parts of a request."""
         return RequestInvalid(

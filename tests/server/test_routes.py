@@ -13,6 +13,7 @@ from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.openapi import DOCUMENT, WORDS, document, words
 from fernbell.server.pantry.models import Ingredient
+from fernbell.server.problems import ProblemOut
 from fernbell.server.rows.policy import rows
 from tests.server.api import PATHS, Shelves, entry_of, stocked
 
@@ -156,6 +157,9 @@ def test_a_visitor_is_asked_to_sign_in(
     answer = call(Client(), method, path, operation["operationId"], shelves, chef.pk)
     assert answer.status_code == 401
     assert answer["Content-Type"] == "application/problem+json"
+    assert ProblemOut.model_validate(answer.json()).status == 401
+    told = operation["responses"]["default"]["content"]["application/problem+json"]
+    assert told["schema"] == {"$ref": "#/components/schemas/ProblemOut"}
 
 
 @pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
@@ -301,7 +305,7 @@ def test_the_openapi_document_in_the_repository_is_up_to_date() -> None:
 
 def test_lists_are_capped(chef: Member, as_member: Callable[[Member], Client]) -> None:
     client = as_member(chef)
-    assert client.get("/api/ingredients?limit=5001").status_code == 422
+    assert client.get("/api/ingredients?limit=201").status_code == 422
     assert client.get("/api/ingredients?limit=0").status_code == 422
     for name in ("Ash", "Birch", "Cedar"):
         client.post("/api/ingredients", {"name": name}, content_type="application/json")

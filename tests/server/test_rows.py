@@ -7,6 +7,7 @@ import pytest
 from django.test import Client
 
 from fernbell.server.kitchens.models import Member
+from fernbell.server.problems import ProblemOut
 from tests.server.api import PATHS, Shelves, entry_of, made, post, put, stocked
 
 SHELVES = list(PATHS)
@@ -46,6 +47,10 @@ def test_a_stale_change_is_refused_with_what_is_there_now(
     assert answer.status_code == 409
     problem = answer.json()
     assert "Tomas changed Theirs" in problem["detail"]
+    told = ProblemOut.model_validate(problem)
+    assert (told.revision, told.changed_by) == (2, "Tomas")
+    assert told.current
+    assert told.current["name"] == "Theirs"
     assert problem["revision"] == 2
     assert problem["current"]["name"] == "Theirs"
     assert shelves.client.get(url(shelves, kind)).json()["name"] == "Theirs"

@@ -3,7 +3,7 @@
 from typing import Annotated, Any
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpResponse
 from ninja import Query
 
 from fernbell.core.desserts import Bite, drawn_in, place_stack, propose, propose_layer, refit
@@ -32,6 +32,7 @@ from fernbell.server.desserts.schemas import (
 )
 from fernbell.server.formulas.assemble import with_methods
 from fernbell.server.formulas.schemas import SheetOut
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.problems import Invalid
 from fernbell.server.rows.policy import Act, require
@@ -46,19 +47,19 @@ router = routes_of(DESSERT, DessertBrief, DessertOut)
 stack_router = routes_of(STACK, StackOut, StackOut)
 
 
-def _sizes(request: HttpRequest, entry: DessertIn) -> list[assemble.Sized]:
+def _sizes(request: MemberRequest, entry: DessertIn) -> list[assemble.Sized]:
     require(request.auth, Act.READ)
     return assemble.sized(entry, molds_on_shelf(request.auth, entry))
 
 
-def _drawn(request: HttpRequest, entry: DessertIn) -> CoreDessert:
+def _drawn(request: MemberRequest, entry: DessertIn) -> CoreDessert:
     """The size an entry's parts are drawn in; its other sizes are not looked at."""
     require(request.auth, Act.READ)
     alone = entry.model_copy(update={"sizes": []})
     return assemble.drawn(alone, molds_on_shelf(request.auth, alone)[entry.mold])
 
 
-def _saved(request: HttpRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
+def _saved(request: MemberRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
     """A row's sizes; `count` is how many of its own."""
     require(request.auth, Act.READ)
     saved = entry_of(request.auth, row_id)
@@ -67,19 +68,19 @@ def _saved(request: HttpRequest, row_id: UUID, count: int | None) -> list[assemb
     return assemble.sized(entry, molds)
 
 
-def _as_json(request: HttpRequest, sizes: list[assemble.Sized], key: str) -> HttpResponse:
+def _as_json(request: MemberRequest, sizes: list[assemble.Sized], key: str) -> HttpResponse:
     body = assemble.worked_out(request.auth, sizes, key)
     return HttpResponse(body, content_type="application/json")
 
 
 @router.post("/what-if", response=WorkedOut, operation_id="what_if")
-def what_if(request: HttpRequest, data: DessertIn, size: SizeKey = "") -> HttpResponse:
+def what_if(request: MemberRequest, data: DessertIn, size: SizeKey = "") -> HttpResponse:
     """What an entry would take, its findings and the cut of one size; nothing is saved."""
     return _as_json(request, _sizes(request, data), size)
 
 
 @router.post("/propose", response=Proposed, operation_id="propose_part")
-def proposed(request: HttpRequest, data: ProposeIn) -> Any:
+def proposed(request: MemberRequest, data: ProposeIn) -> Any:
     """A part measured for a dessert as it is drawn; nothing is saved."""
     dessert, formula = _drawn(request, data.dessert), str(data.formula)
     if data.into is not None:
@@ -88,7 +89,7 @@ def proposed(request: HttpRequest, data: ProposeIn) -> Any:
 
 
 @router.post("/place", response=Placed, operation_id="place_stack")
-def placed(request: HttpRequest, data: PlaceIn) -> Any:
+def placed(request: MemberRequest, data: PlaceIn) -> Any:
     """A stack measured for a dessert as it is drawn; nothing is saved."""
     dessert = _drawn(request, data.dessert)
     parts, shape = parts_of_stack(find(request.auth, STACK, data.stack))
@@ -98,7 +99,7 @@ def placed(request: HttpRequest, data: PlaceIn) -> Any:
 
 
 @router.post("/refit", response=Refitted, operation_id="refit_dessert")
-def refitted(request: HttpRequest, data: RefitIn) -> Any:
+def refitted(request: MemberRequest, data: RefitIn) -> Any:
     """A dessert as it is drawn in another mold, its gaps kept; nothing is saved."""
     dessert = _drawn(request, data.dessert)
     mold = molds_on_shelf(request.auth, DessertIn(name="-", mold=data.mold))[data.mold]
@@ -108,14 +109,14 @@ def refitted(request: HttpRequest, data: RefitIn) -> Any:
 
 @router.get("/{uuid:row_id}/solved", response=WorkedOut, operation_id="solve_dessert")
 def solved(
-    request: HttpRequest, row_id: UUID, count: Count = None, size: SizeKey = ""
+    request: MemberRequest, row_id: UUID, count: Count = None, size: SizeKey = ""
 ) -> HttpResponse:
     """What it takes as saved, for its own count or another; findings and the cut."""
     return _as_json(request, _saved(request, row_id, count), size)
 
 
 @router.get("/{uuid:row_id}/sheets", response=list[SheetOut], operation_id="dessert_sheets")
-def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
+def sheets(request: MemberRequest, row_id: UUID, count: Count = None) -> Any:
     """One scaled sheet a formula for the whole order, in building order."""
     sizes = _saved(request, row_id, count)
     order = assemble.solved(request.auth, sizes)
@@ -123,6 +124,6 @@ def sheets(request: HttpRequest, row_id: UUID, count: Count = None) -> Any:
 
 
 @router.get("/{uuid:row_id}/bite", response=Bite | None, operation_id="taste_dessert")
-def bite(request: HttpRequest, row_id: UUID, size: SizeKey = "") -> Any:
+def bite(request: MemberRequest, row_id: UUID, size: SizeKey = "") -> Any:
     """How sweet, fat, sour and salt a bite through the cut is, part by part."""
     return assemble.bite_of(request.auth, _saved(request, row_id, None), size)

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
-from typing import Any
+from typing import Any, cast
 from uuid import UUID
 
 from fernbell.core.desserts import (
@@ -32,6 +32,7 @@ from fernbell.server.formulas.books import book_for
 from fernbell.server.kitchens.models import Member
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.models import Mold
+from fernbell.server.molds.schemas import Shape
 
 Molds = Mapping[UUID, Mold]
 
@@ -115,7 +116,7 @@ def worked_out(member: Member, sizes: Sequence[Sized], key: str) -> bytes:
     shown, found = sizes[at], order.sizes[at].solved()
     answer = WorkedOut.model_construct(
         key=shown.key,
-        shape=shown.dessert.mold,
+        shape=cast(Shape, shown.dessert.mold),
         parts=list(shown.dessert.parts),
         portions=shown.dessert.portions,
         mold_says=shown.dessert.mold.words_in_full(),

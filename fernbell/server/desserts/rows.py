@@ -14,7 +14,6 @@ from fernbell.server.molds.models import Mold
 from fernbell.server.molds.schemas import SHAPE
 from fernbell.server.problems import Invalid
 from fernbell.server.rows.kept import kept
-from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Keeper, rows
 from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs, find_in
 
@@ -31,8 +30,13 @@ def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
     row.portions = assemble.portions_as_json(first.dessert.portions)
     row.sizes = [size.model_dump(mode="json") for size in data.sizes]
     row.save()
-    row.formulas.set(used)
-    row.also_in.set({size.mold for size in data.sizes})
+    row.formulas.set(_keys(used))
+    row.also_in.set(_keys({size.mold for size in data.sizes}))
+
+
+def _keys(keys: set[UUID]) -> Any:
+    """Keys as a relation takes them, whose stubs know of numbers only."""
+    return keys
 
 
 def molds_on_shelf(member: Keeper, entry: DessertIn) -> assemble.Molds:
@@ -56,14 +60,14 @@ def molds_named(kitchen: UUID, keys: frozenset[UUID]) -> assemble.Molds:
     return Mold.objects.filter(kitchen_id=kitchen).in_bulk(keys)
 
 
-def snapshot(row: Row) -> Snapshot:
+def snapshot(row: Dessert) -> Snapshot:
     """The row as an entry."""
     fields = ("name", "built", "parts", "portions", "count", "sizes")
     own = {field: getattr(row, field) for field in fields}
     return own | {"mold": str(row.mold_id)}
 
 
-def listed(found: QuerySet) -> list[Brief]:
+def listed(found: QuerySet[Any]) -> list[Brief]:
     """With how many are made."""
     return briefs(found, "count")
 
@@ -103,7 +107,7 @@ def write_stack(member: Keeper, row: Stack, data: StackIn) -> None:
     row.name, row.shape = data.name, asdict(data.shape)
     row.parts = assemble.parts_as_json(data.parts)
     row.save()
-    row.formulas.set(used)
+    row.formulas.set(_keys(used))
 
 
 def snapshot_stack(row: Stack) -> Snapshot:
@@ -111,7 +115,7 @@ def snapshot_stack(row: Stack) -> Snapshot:
     return {"name": row.name, "shape": row.shape, "parts": row.parts}
 
 
-def listed_stacks(found: QuerySet) -> list[Brief]:
+def listed_stacks(found: QuerySet[Any]) -> list[Brief]:
     """With their parts, and where they stood."""
     return briefs(found, "shape", "parts")
 

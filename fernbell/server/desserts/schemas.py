@@ -1,6 +1,6 @@
 """What goes over the wire for desserts; parts and portions are core's own types."""
 
-from typing import Annotated, Any, Self, Union
+from typing import TYPE_CHECKING, Annotated, Any, Self, Union
 from uuid import UUID
 
 from ninja import Schema
@@ -9,14 +9,19 @@ from pydantic import Field, TypeAdapter, model_validator
 from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
 from fernbell.core.errors import OutOfRange
 from fernbell.core.formulas import usual_rule
+from fernbell.server.desserts.models import Dessert
 from fernbell.server.molds.schemas import Shape
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
 MOST_PARTS = 40
 MOST_SIZES = 7
 
-Part = Annotated[Union[RULES], Field(discriminator="rule")]  # noqa: UP007 - made of a list
-Portions = Annotated[Union[WAYS], Field(discriminator="cut")]  # noqa: UP007 - made of a list
+if TYPE_CHECKING:
+    Part = Any
+    Portions = Any
+else:
+    Part = Annotated[Union[RULES], Field(discriminator="rule")]  # noqa: UP007 - made of a list
+    Portions = Annotated[Union[WAYS], Field(discriminator="cut")]  # noqa: UP007 - made of a list
 
 PARTS: TypeAdapter[list[Any]] = TypeAdapter(list[Part])
 PORTIONS: TypeAdapter[Any] = TypeAdapter(Portions)
@@ -98,12 +103,12 @@ class DessertOut(DessertBrief):
         return row.formulas.order_by("name")
 
     @staticmethod
-    def resolve_mold(row: Any) -> UUID:
+    def resolve_mold(row: Dessert) -> UUID:
         """Key of the mold."""
         return row.mold_id
 
     @staticmethod
-    def resolve_mold_name(row: Any) -> str:
+    def resolve_mold_name(row: Dessert) -> str:
         """Name of the mold."""
         return row.mold.name
 

@@ -5,7 +5,6 @@ from typing import Any, Literal
 from uuid import UUID
 
 from django.db import transaction
-from django.http import HttpRequest
 from ninja import Router, Schema
 
 from fernbell.server.desserts.rows import DESSERT
@@ -15,6 +14,7 @@ from fernbell.server.formulas.rows import FORMULA, snapshot
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.formulas.setting_schemas import SwapOut
 from fernbell.server.formulas.weighing import swap_ingredient
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.kitchens.models import Member
 from fernbell.server.problems import Invalid
 from fernbell.server.rows import actions
@@ -86,16 +86,16 @@ def _swapped(member: Member, row: Formula, old: UUID, new: UUID) -> SwapOut:
 @router.get(
     "/{uuid:row_id}/ingredients", response=list[UsedOut], operation_id="dessert_ingredients"
 )
-def ingredients(request: HttpRequest, row_id: UUID) -> Any:
+def ingredients(request: MemberRequest, row_id: UUID) -> Any:
     """What its formulas are made of, each with the formulas that hold it."""
     require(request.auth, Act.READ)
     used: dict[UUID, UsedOut] = {}
     for row in _formulas(request.auth, row_id).values():
         for line in row.lines.exclude(ingredient=None).select_related("ingredient"):
-            one = used.setdefault(
-                line.ingredient_id,
-                UsedOut(id=line.ingredient_id, name=line.ingredient.name, formulas=[]),
-            )
+            of = line.ingredient
+            if of is None:
+                continue
+            one = used.setdefault(of.pk, UsedOut(id=of.pk, name=of.name, formulas=[]))
             if row.name not in one.formulas:
                 one.formulas.append(row.name)
     return sorted(used.values(), key=lambda one: one.name)
@@ -104,7 +104,7 @@ def ingredients(request: HttpRequest, row_id: UUID) -> Any:
 @router.post(
     "/{uuid:row_id}/swap", response=list[FormulaSwapOut], operation_id="weigh_dessert_swap"
 )
-def weigh(request: HttpRequest, row_id: UUID, data: DessertSwapIn) -> Any:
+def weigh(request: MemberRequest, row_id: UUID, data: DessertSwapIn) -> Any:
     """What a swap does to every formula of the dessert; nothing is changed."""
     require(request.auth, Act.READ)
     return [
@@ -120,7 +120,7 @@ def weigh(request: HttpRequest, row_id: UUID, data: DessertSwapIn) -> Any:
 
 
 @router.post("/{uuid:row_id}/swap/take", response=TakenOut, operation_id="take_dessert_swap")
-def take(request: HttpRequest, row_id: UUID, data: TakeSwapIn) -> Any:
+def take(request: MemberRequest, row_id: UUID, data: TakeSwapIn) -> Any:
     """Change every formula of the dessert so, all or none; stale ones are refused."""
     require(request.auth, Act.WRITE)
     changed = []

@@ -3,8 +3,6 @@
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest
-
 from fernbell.core.errors import FormulaCircle
 from fernbell.core.formulas import (
     Book,
@@ -23,6 +21,7 @@ from fernbell.server.formulas.schemas import (
     SheetOut,
     TypedLine,
 )
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.kitchens.models import Member
 from fernbell.server.problems import Invalid
 from fernbell.server.rows.models import Row
@@ -34,28 +33,28 @@ router = routes_of(FORMULA, FormulaBrief, FormulaOut)
 
 
 @router.post("/read-line", response=ReadLine, operation_id="read_line")
-def read_line(request: HttpRequest, data: TypedLine) -> Any:
+def read_line(request: MemberRequest, data: TypedLine) -> Any:
     """What '250 g cream' means in this kitchen; nothing is changed."""
     require(request.auth, Act.READ)
     return entering.read_line(request.auth, data)
 
 
 @router.post("/read-list", response=list[PastedLine], operation_id="read_list")
-def read_pasted(request: HttpRequest, data: PastedIn) -> Any:
+def read_pasted(request: MemberRequest, data: PastedIn) -> Any:
     """What a pasted list means in this kitchen, line by line; nothing is changed."""
     require(request.auth, Act.READ)
     return entering.read_pasted(request.auth, data)
 
 
 @router.get("/{uuid:row_id}/reading", response=ReadingOut, operation_id="read_formula_figures")
-def reading(request: HttpRequest, row_id: UUID) -> Any:
+def reading(request: MemberRequest, row_id: UUID) -> Any:
     """Batch, finished mass, percents, density, with their workings."""
     require(request.auth, Act.READ)
     return assemble.reading_of(request.auth, find(request.auth, FORMULA, row_id))
 
 
 @router.post("/{uuid:row_id}/what-if", response=ReadingOut, operation_id="what_if_formula")
-def what_if(request: HttpRequest, row_id: UUID, data: FormulaIn) -> Any:
+def what_if(request: MemberRequest, row_id: UUID, data: FormulaIn) -> Any:
     """The same of a formula as it is drawn up and not yet saved; nothing is changed."""
     require(request.auth, Act.READ)
     return assemble.what_if(request.auth, str(row_id), draft(request.auth, row_id, data))
@@ -80,7 +79,10 @@ def _refuse_itself(member: Member, row: Row, nested: list[str]) -> None:
 
 @router.get("/{uuid:row_id}/scaled", response=list[SheetOut], operation_id="scale_formula")
 def scaled(
-    request: HttpRequest, row_id: UUID, mass_g: float | None = None, volume_ml: float | None = None
+    request: MemberRequest,
+    row_id: UUID,
+    mass_g: float | None = None,
+    volume_ml: float | None = None,
 ) -> Any:
     """Sheets for a finished mass or a volume; one of the two."""
     require(request.auth, Act.READ)

@@ -1,6 +1,7 @@
 """From formula rows to core and back: readings and sheets."""
 
 from collections.abc import Iterable, Mapping
+from typing import Any
 
 from fernbell.core.families import asides, judge_fold, read_dial, sentence
 from fernbell.core.formulas import (
@@ -131,10 +132,7 @@ def with_methods(
             sheet=sheet,
             size=sheet_working(sheet),
             batch=batch_working(sheet),
-            method=[
-                {**step, "text": as_drawn(step["text"], (drawn or {}).get(sheet.formula, Drawn()))}
-                for step in heads[sheet.formula].method
-            ],
+            method=_method(heads[sheet.formula], (drawn or {}).get(sheet.formula, Drawn())),
             kind=heads[sheet.formula].kind,
             flavor=heads[sheet.formula].flavor,
             workings={line.key: line_working(sheet, line) for line in sheet.lines},
@@ -154,3 +152,8 @@ def _in_kitchen(
         if line.ingredient
     }
     return {key: one for key, one in said.items() if one}
+
+
+def _method(row: models.Formula, drawn: Drawn) -> list[Any]:
+    """Steps as they are kept, with what follows the drawing said in words."""
+    return [{**step, "text": as_drawn(step["text"], drawn)} for step in row.method]

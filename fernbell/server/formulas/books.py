@@ -65,10 +65,10 @@ def book_for(member: Keeper, formulas: Iterable[str], *, whole: bool = False) ->
 @kept(128)
 def _read(kitchen: UUID, keys: frozenset[str], *, whole: bool) -> Book:
     with connection.cursor() as cursor:
-        asked = [kitchen, [UUID(key) for key in keys], *[whole] * 5]
+        asked: list[Any] = [kitchen, [UUID(key) for key in keys], *[whole] * 5]
         cursor.execute(_BOOK_SQL, asked)
         found = cursor.fetchall()
-    heads: dict[str, tuple] = {}
+    heads: dict[str, tuple[Any, ...]] = {}
     lines: dict[str, list[Line]] = {}
     ingredients: dict[str, Ingredient] = {}
     for row in found:
@@ -89,16 +89,17 @@ def _read(kitchen: UUID, keys: frozenset[str], *, whole: bool) -> Book:
     return settled(book, heads, altitude_m=altitude)
 
 
-def _ingredient(columns: tuple) -> Ingredient:
+def _ingredient(columns: tuple[Any, ...]) -> Ingredient:
     key, name, density, cup, step, pieces, egg, make_up, _, *rest = columns
     told = (json.loads(one) if one else None for one in rest)
     fields = ("states", "allergens", "chocolate", "packs")
+    more: dict[str, Any] = dict(zip(fields, told, strict=True))
     return ingredient_of(
         *(key, name, density, cup, step),
         pieces=json.loads(pieces),
         egg=egg,
         make_up=_make_up(make_up),
-        **dict(zip(fields, told, strict=True)),
+        **more,
     )
 
 
@@ -108,7 +109,7 @@ def _make_up(text: str | None) -> MakeUp | None:
     return MakeUp(**json.loads(text)) if text else None
 
 
-def _formula(head: tuple, lines: tuple[Line, ...]) -> Formula:
+def _formula(head: tuple[Any, ...], lines: tuple[Line, ...]) -> Formula:
     key, name, base, losses, gas_kept, measured, whole_eggs, kind, waits = head[:_LINE]
     return Formula(
         *(

@@ -73,7 +73,8 @@ def as_read(read: Understood, within: UUID | None) -> ReadLine:
     """Understood, as it goes over the wire; nothing is offered to be a line of itself."""
     certain, asks = read.certain, read.asks
     if certain and certain.named.key == str(within):
-        certain, asks = None, f"{certain.named.name} cannot be a line of itself."
+        asks = f"{certain.named.name} cannot be a line of itself."
+        certain = None
     choices = [choice for choice in read.choices if choice.named.key != str(within)]
     return ReadLine(
         text=read.text,

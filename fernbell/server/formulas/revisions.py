@@ -6,7 +6,6 @@ from typing import Annotated, Any
 from uuid import UUID
 
 from django.db.models import Q
-from django.http import HttpRequest
 from ninja import Query, Router, Schema
 from pydantic import StringConstraints
 
@@ -16,6 +15,7 @@ from fernbell.server.formulas.drafts import drafted
 from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn, FormulaOut
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.kitchens.models import Member
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.rows import actions, history
@@ -63,7 +63,7 @@ router = Router(tags=["formula"])
 
 @router.get("/{uuid:row_id}/revisions", response=RevisionsOut, operation_id="list_revisions")
 def list_revisions(
-    request: HttpRequest, row_id: UUID, limit: Limit = EARLIER, offset: Offset = 0
+    request: MemberRequest, row_id: UUID, limit: Limit = EARLIER, offset: Offset = 0
 ) -> Any:
     """Revisions of a formula, the newest first; and on the first page those that are marked."""
     require(request.auth, Act.READ)
@@ -84,7 +84,7 @@ def list_revisions(
     response=RevisionOut,
     operation_id="mark_revision",
 )
-def mark_revision(request: HttpRequest, row_id: UUID, revision: int, data: RevisionIn) -> Any:
+def mark_revision(request: MemberRequest, row_id: UUID, revision: int, data: RevisionIn) -> Any:
     """Name a revision, and say whether it made a good batch."""
     one = history.mark(request.auth, FORMULA, row_id, revision, data.name, good=data.good)
     return _revision(one, _names(request.auth, [one]))
@@ -95,7 +95,7 @@ def mark_revision(request: HttpRequest, row_id: UUID, revision: int, data: Revis
     response=FormulaOut,
     operation_id="restore_revision",
 )
-def restore_revision(request: HttpRequest, row_id: UUID, revision: int, data: RestoreIn) -> Any:
+def restore_revision(request: MemberRequest, row_id: UUID, revision: int, data: RestoreIn) -> Any:
     """Bring a revision back as the newest."""
     require(request.auth, Act.WRITE)
     row = find(request.auth, FORMULA, row_id)
@@ -105,7 +105,7 @@ def restore_revision(request: HttpRequest, row_id: UUID, revision: int, data: Re
 
 @router.get("/{uuid:row_id}/compare", response=Comparison, operation_id="compare_revisions")
 def compare_revisions(
-    request: HttpRequest,
+    request: MemberRequest,
     row_id: UUID,
     before: Annotated[int, Query(ge=1)],
     after: Annotated[int, Query(ge=1)],
@@ -143,7 +143,7 @@ def _names(member: Member, changes: Iterable[Change]) -> dict[str, str]:
     lines = [
         line for change in changes for side in change.fields.get("lines", ()) for line in side or ()
     ]
-    found = {}
+    found: dict[str, str] = {}
     for model, field in ((Ingredient, "ingredient"), (Formula, "formula")):
         keys = {line[field] for line in lines if line[field]}
         found |= {
@@ -162,7 +162,10 @@ def _says(one: Change, names: dict[str, str]) -> Iterator[str]:
             yield field.removesuffix("_g_ml").replace("_", " ")
 
 
-def _line_changes(before: list[dict], after: list[dict], names: dict[str, str]) -> Iterator[str]:
+Lines = list[dict[str, Any]]
+
+
+def _line_changes(before: Lines, after: Lines, names: dict[str, str]) -> Iterator[str]:
     old, new = ({line["key"]: line for line in lines} for lines in (before, after))
     for key in dict.fromkeys((*new, *old)):
         was, now = old.get(key), new.get(key)

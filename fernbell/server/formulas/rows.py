@@ -17,7 +17,6 @@ from fernbell.server.formulas.schemas import FormulaIn, LineIn
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry.assemble import as_core
 from fernbell.server.problems import Invalid
-from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Keeper, rows
 from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs
 
@@ -73,7 +72,7 @@ def known_lines(member: Keeper, lines: list[LineIn]) -> None:
             raise Invalid(f"A line points at no {field} of this kitchen.", errors)
 
 
-def snapshot(row: Row) -> Snapshot:
+def snapshot(row: Formula) -> Snapshot:
     """The row as an entry."""
     lines = [as_json(line) for line in FormulaLine.objects.filter(formula_id=row.pk)]
     fields = ("name", "kind", "flavor", "base_lines", "losses", "gas_kept", "method", "whole_eggs")
@@ -81,7 +80,7 @@ def snapshot(row: Row) -> Snapshot:
     return own | {"lines": lines}
 
 
-def listed(found: QuerySet) -> list[Brief]:
+def listed(found: QuerySet[Any]) -> list[Brief]:
     """With grams of the batch, the desserts each is in, and whether another formula has it."""
     own = FormulaLine.objects.filter(formula=OuterRef("pk")).order_by().values("formula")
     above = FormulaLine.objects.filter(nested=OuterRef("pk"), formula__archived_at=None)
@@ -100,7 +99,7 @@ def _brief(inside: list[str], **row: Any) -> Brief:
     return {**row, "desserts": inside, "does": usual_rule(row["kind"])}
 
 
-def named(found: QuerySet) -> list[Named]:
+def named(found: QuerySet[Any]) -> list[Named]:
     """With how many formulas each is a line of."""
     above = FormulaLine.objects.filter(nested=OuterRef("pk")).order_by().values("nested")
     uses = Subquery(above.annotate(n=Count("pk")).values("n"))

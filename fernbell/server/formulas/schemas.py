@@ -26,6 +26,7 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.pantry import EggPart, InMeasures
 from fernbell.core.working import Working
+from fernbell.server.formulas.models import FormulaLine
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut, Text
 
 MOST_LINES = 300
@@ -123,19 +124,19 @@ class LineOut(Schema):
     name: str
 
     @staticmethod
-    def resolve_ingredient(line: Any) -> UUID | None:
+    def resolve_ingredient(line: FormulaLine) -> UUID | None:
         """Key of the ingredient."""
         return line.ingredient_id
 
     @staticmethod
-    def resolve_formula(line: Any) -> UUID | None:
+    def resolve_formula(line: FormulaLine) -> UUID | None:
         """Key of the nested formula."""
         return line.nested_id
 
     @staticmethod
-    def resolve_name(line: Any) -> str:
+    def resolve_name(line: FormulaLine) -> str:
         """Name of what is weighed."""
-        return (line.ingredient or line.nested).name
+        return str(line.ingredient or line.nested)
 
 
 class FormulaHead(RowOut):
@@ -183,7 +184,7 @@ class FormulaOut(FormulaHead):
     @staticmethod
     def resolve_batch_g(row: Any) -> float:
         """Grams of all lines."""
-        return sum(row.lines.values_list("mass_g", flat=True))
+        return float(sum(row.lines.values_list("mass_g", flat=True)))
 
     @staticmethod
     def resolve_lines(row: Any) -> Any:

@@ -3,7 +3,6 @@
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest
 from ninja import Router
 
 from fernbell.core.families import SPACING_MM, OtherChocolate
@@ -23,6 +22,7 @@ from fernbell.server.formulas.setting_schemas import (
     VocabularyOut,
     WishIn,
 )
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.rows.policy import Act, require
 from fernbell.server.rows.shelf import find
 
@@ -30,21 +30,21 @@ router = Router()
 
 
 @router.get("/families", response=VocabularyOut, operation_id="formula_families")
-def families(request: HttpRequest) -> Any:
+def families(request: MemberRequest) -> Any:
     """Families of formulas and the figures that can be asked; the same for every kitchen."""
     require(request.auth, Act.READ)
     return setting.vocabulary()
 
 
 @router.post("/propose", response=ProposalOut, operation_id="propose_formula")
-def propose(request: HttpRequest, data: WishIn) -> Any:
+def propose(request: MemberRequest, data: WishIn) -> Any:
     """A formula for a job, from what this kitchen has."""
     require(request.auth, Act.READ)
     return setting.propose_formula(request.auth, data)
 
 
 @router.post("/{uuid:row_id}/turn", response=TurnOut, operation_id="turn_formula")
-def turn(request: HttpRequest, row_id: UUID, data: TurnIn) -> Any:
+def turn(request: MemberRequest, row_id: UUID, data: TurnIn) -> Any:
     """Turn the dial: the lines follow, what arrives stays."""
     require(request.auth, Act.READ)
     entry = draft(request.auth, row_id, data.entry)
@@ -52,14 +52,14 @@ def turn(request: HttpRequest, row_id: UUID, data: TurnIn) -> Any:
 
 
 @router.post("/{uuid:row_id}/fit", response=FitOut, operation_id="fit_formula")
-def fit(request: HttpRequest, row_id: UUID, data: FitIn) -> Any:
+def fit(request: MemberRequest, row_id: UUID, data: FitIn) -> Any:
     """The nearest formula that meets what is asked, or what conflicts."""
     require(request.auth, Act.READ)
     return weighing.fit_formula(request.auth, draft(request.auth, row_id, data.entry), data.demands)
 
 
 @router.post("/{uuid:row_id}/swap", response=SwapOut, operation_id="swap_formula")
-def swap(request: HttpRequest, row_id: UUID, data: SwapIn) -> Any:
+def swap(request: MemberRequest, row_id: UUID, data: SwapIn) -> Any:
     """One ingredient for another: straight and rebalanced, side by side."""
     require(request.auth, Act.READ)
     entry = draft(request.auth, row_id, data.entry)
@@ -68,7 +68,7 @@ def swap(request: HttpRequest, row_id: UUID, data: SwapIn) -> Any:
 
 @router.get("/{uuid:row_id}/drips", response=DripsOut, operation_id="count_drips")
 def count_drips(
-    request: HttpRequest,
+    request: MemberRequest,
     row_id: UUID,
     diameter_mm: float,
     length_mm: float,
@@ -83,7 +83,7 @@ def count_drips(
 @router.post(
     "/{uuid:row_id}/others", response=list[OtherChocolate], operation_id="other_chocolates"
 )
-def others(request: HttpRequest, row_id: UUID, data: FormulaIn) -> Any:
+def others(request: MemberRequest, row_id: UUID, data: FormulaIn) -> Any:
     """The same job with every other chocolate of the kitchen."""
     require(request.auth, Act.READ)
     return setting.others_of(request.auth, draft(request.auth, row_id, data))

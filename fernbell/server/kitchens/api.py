@@ -10,7 +10,13 @@ from ninja import Router, Status
 from ninja.throttling import AnonRateThrottle
 
 from fernbell.server.kitchens import staff
-from fernbell.server.kitchens.auth import VisitorAuth, current_member, enter_kitchen, sign_in
+from fernbell.server.kitchens.auth import (
+    MemberRequest,
+    VisitorAuth,
+    current_member,
+    enter_kitchen,
+    sign_in,
+)
 from fernbell.server.kitchens.models import Member
 from fernbell.server.kitchens.schemas import (
     DemoSignIn,
@@ -83,7 +89,7 @@ def change_kitchen(request: HttpRequest, data: EnterKitchen) -> Any:
 
 
 @member_router.put("/me/preferences", response=SessionOut, operation_id="prefer")
-def change_preferences(request: HttpRequest, data: Preferences) -> Any:
+def change_preferences(request: MemberRequest, data: Preferences) -> Any:
     """Whose cups, °F or °C, inches or millimetres, for oneself."""
     require(request.auth, Act.READ)
     staff.prefer(request.auth, data)
@@ -91,7 +97,7 @@ def change_preferences(request: HttpRequest, data: Preferences) -> Any:
 
 
 @member_router.put("/kitchen", response=SessionOut, operation_id="describe_kitchen")
-def change_kitchen_facts(request: HttpRequest, data: KitchenIn) -> Any:
+def change_kitchen_facts(request: MemberRequest, data: KitchenIn) -> Any:
     """The kitchen's altitude and currency."""
     staff.describe_kitchen(request.auth, data)
     return standing(request)
@@ -105,26 +111,26 @@ def end_session(request: HttpRequest) -> Any:
 
 
 @member_router.get("", response=list[MemberOut], operation_id="list_members")
-def list_members(request: HttpRequest) -> Any:
+def list_members(request: MemberRequest) -> Any:
     """Everybody in the kitchen."""
     require(request.auth, Act.READ)
     return rows(request.auth, Member).select_related("user").order_by("pk")
 
 
 @member_router.post("", response={201: MemberOut}, operation_id="add_member")
-def add_member(request: HttpRequest, data: MemberIn) -> Any:
+def add_member(request: MemberRequest, data: MemberIn) -> Any:
     """A new member with a name and a password."""
     return Status(201, staff.add_member(request.auth, data))
 
 
 @member_router.put("/{int:member_id}", response=MemberOut, operation_id="change_role")
-def change_role(request: HttpRequest, member_id: int, data: RoleIn) -> Any:
+def change_role(request: MemberRequest, member_id: int, data: RoleIn) -> Any:
     """Give a member another role."""
     return staff.change_role(request.auth, member_id, data.role)
 
 
 @member_router.delete("/{int:member_id}", response={204: None}, operation_id="remove_member")
-def remove_member(request: HttpRequest, member_id: int) -> Any:
+def remove_member(request: MemberRequest, member_id: int) -> Any:
     """Take a member out of the kitchen; what they changed stays on record."""
     staff.remove_member(request.auth, member_id)
     return Status(204, None)

@@ -1,5 +1,7 @@
 """Who is asking: a member of a kitchen by session, or any visitor. Both pass the CSRF check."""
 
+from typing import cast
+
 from django.conf import settings
 from django.contrib.auth import HASH_SESSION_KEY, login
 from django.contrib.auth.models import User
@@ -8,6 +10,13 @@ from django.utils.crypto import constant_time_compare
 from ninja.security import APIKeyCookie
 
 from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.sessions import SessionStore
+
+
+class MemberRequest(HttpRequest):
+    """A request of somebody who is signed in."""
+
+    auth: Member
 
 
 class MemberAuth(APIKeyCookie):
@@ -35,8 +44,8 @@ def current_member(request: HttpRequest) -> Member | None:
 
     A session from before the password was changed is nobody's.
     """
-    signed = request.session.get(HASH_SESSION_KEY, "")
-    member = request.session.member
+    visit = _visit(request)
+    signed, member = visit.get(HASH_SESSION_KEY, ""), visit.member
     if member is None or not constant_time_compare(signed, member.user.get_session_auth_hash()):
         return None
     return member
@@ -50,10 +59,14 @@ def sign_in(request: HttpRequest, user: User) -> Member | None:
     if member:
         request.session.clear_expired()
         login(request, user, backend="django.contrib.auth.backends.ModelBackend")
-        request.session.belong_to(member)
+        _visit(request).belong_to(member)
     return member
 
 
 def enter_kitchen(request: HttpRequest, member: Member) -> None:
     """Go on in another of one's kitchens."""
-    request.session.belong_to(member)
+    _visit(request).belong_to(member)
+
+
+def _visit(request: HttpRequest) -> SessionStore:
+    return cast(SessionStore, request.session)

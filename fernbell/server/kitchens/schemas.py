@@ -124,9 +124,9 @@ class MemberOut(Schema):
     @staticmethod
     def resolve_name(member: Any) -> str:
         """Full name."""
-        return member.user.get_full_name()
+        return str(member.user.get_full_name())
 
     @staticmethod
     def resolve_username(member: Any) -> str:
         """Name to sign in with."""
-        return member.user.username
+        return str(member.user.username)

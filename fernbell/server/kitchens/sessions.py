@@ -1,6 +1,6 @@
 """Sessions that know their member: one query tells who is asking, in which kitchen."""
 
-from typing import Any
+from typing import Any, cast
 
 from django.contrib.auth.models import User
 from django.contrib.sessions.backends import db
@@ -25,7 +25,7 @@ class SessionStore(db.SessionStore):
 
     def create_model_instance(self, data: dict[str, Any]) -> Visit:
         """The row of a session, with its member."""
-        visit = super().create_model_instance(data)
+        visit = cast(Visit, super().create_model_instance(data))
         visit.member_id = data.get(MEMBER)
         return visit
 
@@ -66,16 +66,19 @@ WHERE v.session_key = %s AND v.expire_date > %s
 """  # noqa: S608 - the columns are ours
 
 
-def _read(key: str) -> tuple[str | None, Member | None]:
+def _read(key: str | None) -> tuple[str | None, Member | None]:
     with connection.cursor() as cursor:
         cursor.execute(_SQL, [key, timezone.now()])
         found = cursor.fetchone()
     if found is None:
         return None, None
     data, *rest = found
-    rows = []
+    read: list[Any] = []
     for (model, _), names in zip(_PARTS, _NAMES, strict=True):
         own, rest = rest[: len(names)], rest[len(names) :]
-        rows.append(model.from_db(DEFAULT_DB_ALIAS, names, own))
-    member, member.user, member.kitchen = rows[0], rows[1], rows[2]
-    return data, member if member.pk is not None else None
+        read.append(model.from_db(DEFAULT_DB_ALIAS, names, own))
+    member, user, kitchen = read
+    if member.pk is None:
+        return data, None
+    member.user, member.kitchen = user, kitchen
+    return data, member

@@ -118,7 +118,7 @@ def remove_member(by: Member, member_id: int) -> None:
 
 
 def _member(by: Member, member_id: int) -> Member:
-    member = rows(by, Member).filter(pk=member_id).first()
+    member: Member | None = rows(by, Member).filter(pk=member_id).first()
     if member is None:
         raise NotThere("There is no such member in this kitchen.")
     return member

@@ -2,10 +2,9 @@
 
 from uuid import UUID
 
-from django.http import HttpRequest
-
 from fernbell.core.molds import depth_working
 from fernbell.core.working import Working
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.rows import MOLD
 from fernbell.server.molds.schemas import FillIn, MoldBrief, MoldOut
@@ -17,7 +16,7 @@ router = routes_of(MOLD, MoldBrief, MoldOut)
 
 
 @router.post("/{uuid:row_id}/fill", response=Working, operation_id="fill_mold")
-def fill_mold(request: HttpRequest, row_id: UUID, data: FillIn) -> Working:
+def fill_mold(request: MemberRequest, row_id: UUID, data: FillIn) -> Working:
     """How high a volume stands in a mold; nothing is changed."""
     require(request.auth, Act.READ)
     return depth_working(mold_of(find(request.auth, MOLD, row_id)), data.volume_ml)

@@ -23,7 +23,7 @@ def snapshot(row: Mold) -> Snapshot:
     return {"name": row.name, "shape": row.shape, "water_g": row.water_g, "note": row.note}
 
 
-def listed(found: QuerySet) -> list[Brief]:
+def listed(found: QuerySet[Any]) -> list[Brief]:
     """With how each looks and what it holds."""
     return [_brief(**row) for row in briefs(found, "shape", "water_g")]
 

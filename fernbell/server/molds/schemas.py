@@ -1,15 +1,18 @@
 """What goes over the wire for molds."""
 
-from typing import Annotated, Any, Self, Union
+from typing import TYPE_CHECKING, Annotated, Any, Self, Union
 
 from ninja import Schema
 from pydantic import Field, TypeAdapter, model_validator
 
-from fernbell.core.molds import FORMS, Mold, outline, trued, water_working
+from fernbell.core.molds import FORMS, Mold, Solid, outline, trued, water_working
 from fernbell.core.working import Working
 from fernbell.server.rows.schemas import Entry, Name, RowOut, Text
 
-Shape = Annotated[Union[FORMS], Field(discriminator="form")]  # noqa: UP007 - made of a list
+if TYPE_CHECKING:
+    Shape = Mold
+else:
+    Shape = Annotated[Union[FORMS], Field(discriminator="form")]  # noqa: UP007 - made of a list
 SHAPE: TypeAdapter[Mold] = TypeAdapter(Shape)
 
 
@@ -75,7 +78,7 @@ class MoldFigures(MoldSketch):
         )
 
 
-def _sketch(printed: Mold, mold: Mold) -> dict[str, Any]:
+def _sketch(printed: Mold, mold: Solid) -> dict[str, Any]:
     return {
         "says": printed.size_words(),
         "says_in_full": printed.words_in_full(),
@@ -105,7 +108,7 @@ class MoldOut(RowOut):
     @staticmethod
     def resolve_form(row: Any) -> str:
         """What its shape is."""
-        return row.shape["form"]
+        return str(row.shape["form"])
 
     @staticmethod
     def resolve_figures(row: Any) -> MoldFigures:

@@ -4,12 +4,12 @@ from dataclasses import asdict
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest
 from ninja import Status
 
 from fernbell.core.pantry import (
     read_densities,
 )
+from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.pantry import usual
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.pantry.rows import INGREDIENT, lacking, what_lacks
@@ -32,7 +32,7 @@ router = routes_of(INGREDIENT, IngredientBrief, IngredientOut)
 
 
 @router.get("/lacking", response=Page[LackingOut], operation_id="list_lacking")
-def list_lacking(request: HttpRequest, limit: Limit = PAGE, offset: Offset = 0) -> Any:
+def list_lacking(request: MemberRequest, limit: Limit = PAGE, offset: Offset = 0) -> Any:
     """Ingredients whose density, make-up or allergens nobody has entered yet."""
     require(request.auth, Act.READ)
     found = lacking(rows(request.auth, Ingredient))
@@ -40,7 +40,7 @@ def list_lacking(request: HttpRequest, limit: Limit = PAGE, offset: Offset = 0) 
 
 
 @router.post("/read-list", response=list[PastedIngredient], operation_id="read_pantry_list")
-def read_pasted(request: HttpRequest, data: PastedNames) -> Any:
+def read_pasted(request: MemberRequest, data: PastedNames) -> Any:
     """What a pasted list of ingredients says, line by line; nothing is changed."""
     require(request.auth, Act.READ)
     lines = read_densities(data.text)
@@ -49,12 +49,12 @@ def read_pasted(request: HttpRequest, data: PastedNames) -> Any:
 
 
 @router.post("/many", response={201: list[IngredientOut]}, operation_id="create_ingredients")
-def create_many(request: HttpRequest, data: ManyIn) -> Status:
+def create_many(request: MemberRequest, data: ManyIn) -> Status[Any]:
     """Several new ingredients at once, all or none."""
     return Status(201, actions.create_many(request.auth, INGREDIENT, data.rows))
 
 
 @router.post("/{uuid:row_id}/names", response=IngredientOut, operation_id="remember_name")
-def remember_name(request: HttpRequest, row_id: UUID, data: OtherName) -> Any:
+def remember_name(request: MemberRequest, row_id: UUID, data: OtherName) -> Any:
     """Another name for it, from now on."""
     return usual.remember(request.auth, INGREDIENT, row_id, data.name)

@@ -64,8 +64,12 @@ def as_core(row: Any) -> Ingredient:
     return ingredient_of(
         *(str(row.pk), row.name, row.density_g_ml, row.cup_density_g_ml, row.weigh_step_g),
         make_up=MakeUp(**row.make_up) if row.make_up else None,
-        **{field: getattr(row, field) for field in ("pieces", "egg", "states")},
-        **{field: getattr(row, field) for field in ("allergens", "chocolate", "packs")},
+        pieces=row.pieces,
+        egg=row.egg,
+        states=row.states,
+        allergens=row.allergens,
+        chocolate=row.chocolate,
+        packs=row.packs,
     )
 
 

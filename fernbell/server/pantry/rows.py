@@ -49,7 +49,7 @@ def snapshot(row: Ingredient) -> Snapshot:
     return own | {"make_up_status": row.make_up_status or None, "egg": row.egg or None}
 
 
-def listed(found: QuerySet) -> list[Brief]:
+def listed(found: QuerySet[Any]) -> list[Brief]:
     """With what is known of each, how it is counted and what it costs today."""
     fields = ("density_g_ml", "weigh_step_g", "allergens", "pieces", "packs")
     known = ExpressionWrapper(Q(make_up__isnull=False), BooleanField())
@@ -65,13 +65,13 @@ UNKNOWN = {"density_g_ml": "density", "make_up": "make-up", "allergens": "allerg
 """Fields that are null while nobody knows, and what they are called."""
 
 
-def lacking(found: QuerySet) -> QuerySet:
+def lacking(found: QuerySet[Any]) -> QuerySet[Any]:
     """Of those on the shelf the ones of which something is not known."""
     known = {f"{field}__isnull": False for field in UNKNOWN}
     return found.filter(archived_at=None).exclude(**known).order_by("name", "id")
 
 
-def what_lacks(some: QuerySet) -> list[dict[str, Any]]:
+def what_lacks(some: QuerySet[Any]) -> list[dict[str, Any]]:
     """Their names, and what is not known of each."""
     asks = (ExpressionWrapper(Q(**{f"{field}__isnull": True}), BooleanField()) for field in UNKNOWN)
     return [
@@ -80,10 +80,10 @@ def what_lacks(some: QuerySet) -> list[dict[str, Any]]:
     ]
 
 
-def named(found: QuerySet) -> list[Named]:
+def named(found: QuerySet[Any]) -> list[Named]:
     """With what else it is called, what it is measured by, and in how many lines it stands."""
     uses = Subquery(
-        Ingredient.lines.rel.related_model.objects.filter(ingredient=OuterRef("pk"))
+        Ingredient.lines.rel.related_model._default_manager.filter(ingredient=OuterRef("pk"))
         .order_by()
         .values("ingredient")
         .annotate(n=Count("pk"))
@@ -101,10 +101,11 @@ def usual(kitchen: UUID) -> dict[str, UUID]:
     return dict(Usual.objects.filter(kitchen_id=kitchen).values_list("word", "ingredient_id"))
 
 
-def held(found: QuerySet, container: str) -> QuerySet:
+def held(found: QuerySet[Any], container: str) -> QuerySet[Any]:
     """Those of which a piece or a pack is called so."""
     counted = Func(F("pieces"), F("packs"), template="(%(expressions)s)::text", arg_joiner=" || ")
-    return found.annotate(counted=counted).filter(counted__icontains=container)[:MOST_HELD]
+    some: QuerySet[Any] = found.annotate(counted=counted).filter(counted__icontains=container)
+    return some[:MOST_HELD]
 
 
 INGREDIENT = Shelf(

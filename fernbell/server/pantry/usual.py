@@ -1,6 +1,7 @@
 """What bare words such as 'butter' mean in a kitchen, and what else its things are called."""
 
 from collections.abc import Iterable
+from typing import Any
 from uuid import UUID
 
 from django.db import transaction
@@ -49,7 +50,7 @@ def shared(row: Ingredient) -> dict[str, list[str]]:
     return found
 
 
-def _called_so(row: Ingredient, keys: Iterable[tuple[str, ...]]) -> QuerySet:
+def _called_so(row: Ingredient, keys: Iterable[tuple[str, ...]]) -> QuerySet[Any]:
     """Names and other names of the other ingredients that have one of these names, and more."""
     others = Ingredient.objects.filter(kitchen_id=row.kitchen_id, archived_at=None)
     named = others.filter(keys__overlap=["".join(key) for key in keys])
@@ -57,7 +58,7 @@ def _called_so(row: Ingredient, keys: Iterable[tuple[str, ...]]) -> QuerySet:
 
 
 @transaction.atomic
-def remember(member: Member, shelf: Shelf, row_id: UUID, name: str) -> Ingredient:
+def remember(member: Member, shelf: Shelf[Ingredient], row_id: UUID, name: str) -> Ingredient:
     """Another name for an ingredient; refused where it is the name of something else."""
     row = find(member, shelf, row_id)
     key = name_key(name)

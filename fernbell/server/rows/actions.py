@@ -11,17 +11,17 @@ from fernbell.server.problems import InUse, Invalid, Stale
 from fernbell.server.rows.history import note
 from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Act, Keeper, begin, rows
-from fernbell.server.rows.shelf import Shelf, Snapshot, find
+from fernbell.server.rows.shelf import R, Shelf, Snapshot, find
 
 
 @transaction.atomic
-def create(member: Keeper, shelf: Shelf, data: Any) -> Row:
+def create(member: Keeper, shelf: Shelf[R], data: Any) -> R:
     """A new row."""
     begin(member, Act.WRITE)
     return _create(member, shelf, data)
 
 
-def _create(member: Keeper, shelf: Shelf, data: Any) -> Row:
+def _create(member: Keeper, shelf: Shelf[R], data: Any) -> R:
     row = shelf.model(kitchen_id=member.kitchen_id, name=data.name, changed_by=member.user)
     _write(member, shelf, row, data)
     note(member, shelf, row, "created", {})
@@ -29,7 +29,7 @@ def _create(member: Keeper, shelf: Shelf, data: Any) -> Row:
 
 
 @transaction.atomic
-def create_many(member: Keeper, shelf: Shelf, many: Sequence[Any]) -> list[Row]:
+def create_many(member: Keeper, shelf: Shelf[Any], many: Sequence[Any]) -> list[Row]:
     """New rows, all or none; a refusal names the row."""
     begin(member, Act.WRITE)
     made = []
@@ -43,7 +43,7 @@ def create_many(member: Keeper, shelf: Shelf, many: Sequence[Any]) -> list[Row]:
 
 
 @transaction.atomic
-def change(member: Keeper, shelf: Shelf, row_id: UUID, revision: int, data: Any) -> Row:
+def change(member: Keeper, shelf: Shelf[R], row_id: UUID, revision: int, data: Any) -> R:
     """A row as it is to be now; refused if it was changed since `revision` was read."""
     begin(member, Act.WRITE)
     row = find(member, shelf, row_id)
@@ -60,7 +60,7 @@ def change(member: Keeper, shelf: Shelf, row_id: UUID, revision: int, data: Any)
 
 
 @transaction.atomic
-def copy(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
+def copy(member: Keeper, shelf: Shelf[R], row_id: UUID) -> R:
     """A copy under a name of its own."""
     begin(member, Act.WRITE)
     original = find(member, shelf, row_id)
@@ -69,7 +69,7 @@ def copy(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
 
 
 @transaction.atomic
-def archive(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
+def archive(member: Keeper, shelf: Shelf[R], row_id: UUID) -> R:
     """Take a row off the shelf; refused while something uses it."""
     begin(member, Act.ARCHIVE)
     row = find(member, shelf, row_id)
@@ -85,7 +85,7 @@ def archive(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
 
 
 @transaction.atomic
-def restore(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
+def restore(member: Keeper, shelf: Shelf[R], row_id: UUID) -> R:
     """Put an archived row back, under a free name if its own was taken meanwhile."""
     begin(member, Act.ARCHIVE)
     row = find(member, shelf, row_id)
@@ -101,7 +101,7 @@ def restore(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
     return row
 
 
-def _write(member: Keeper, shelf: Shelf, row: Row, data: Any) -> None:
+def _write(member: Keeper, shelf: Shelf[Any], row: Row, data: Any) -> None:
     try:
         with transaction.atomic():
             shelf.write(member, row, data)
@@ -113,7 +113,7 @@ def _write(member: Keeper, shelf: Shelf, row: Row, data: Any) -> None:
         raise Invalid.field("name", message) from error
 
 
-def _stale(shelf: Shelf, row: Row, current: Snapshot) -> Stale:
+def _stale(shelf: Shelf[Any], row: Row, current: Snapshot) -> Stale:
     who = row.changed_by.get_full_name() if row.changed_by else "Somebody"
     return Stale(
         f"{who} changed {row.name} at {row.changed_at:%H:%M} UTC. Nothing of yours was saved.",
@@ -124,7 +124,7 @@ def _stale(shelf: Shelf, row: Row, current: Snapshot) -> Stale:
     )
 
 
-def _free_name(member: Keeper, shelf: Shelf, name: str) -> str:
+def _free_name(member: Keeper, shelf: Shelf[Any], name: str) -> str:
     taken = {
         one.lower()
         for one in rows(member, shelf.model)

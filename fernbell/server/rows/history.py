@@ -16,7 +16,7 @@ WHOLE_EVERY = 20
 """Every so many revisions the row is kept whole, so that no comparison takes back more."""
 
 
-def note(member: Keeper, shelf: Shelf, row: Row, action: str, before: Snapshot) -> None:
+def note(member: Keeper, shelf: Shelf[Any], row: Row, action: str, before: Snapshot) -> None:
     after = shelf.snapshot(row)
     fields = {
         key: [before.get(key), value] for key, value in after.items() if before.get(key) != value
@@ -46,14 +46,14 @@ def note_kitchen(member: Keeper, fields: Mapping[str, Any]) -> None:
     )
 
 
-def revisions(member: Keeper, shelf: Shelf, row_id: UUID) -> QuerySet[Change]:
+def revisions(member: Keeper, shelf: Shelf[Any], row_id: UUID) -> QuerySet[Change]:
     """Every change of a row, the newest first; the row has to be there."""
     find(member, shelf, row_id)
     changes = rows(member, Change).filter(kind=shelf.name, row=row_id)
     return changes.select_related("user").order_by("-revision", "-id")
 
 
-def snapshot_at(member: Keeper, shelf: Shelf, row: Row, revision: int) -> Snapshot:
+def snapshot_at(member: Keeper, shelf: Shelf[Any], row: Row, revision: int) -> Snapshot:
     """A row as it was at a revision: from the next one kept whole, what changed is taken back."""
     if not 1 <= revision <= row.revision:
         raise NotThere(f"{row.name} has no revision {revision}.")
@@ -70,7 +70,7 @@ def snapshot_at(member: Keeper, shelf: Shelf, row: Row, revision: int) -> Snapsh
 
 @transaction.atomic
 def mark(
-    member: Keeper, shelf: Shelf, row_id: UUID, revision: int, name: str, *, good: bool
+    member: Keeper, shelf: Shelf[Any], row_id: UUID, revision: int, name: str, *, good: bool
 ) -> Change:
     """Name a revision, and say whether it made a good batch."""
     begin(member, Act.WRITE)

@@ -30,11 +30,12 @@ def kept(most: int) -> Callable[[Reading[Key, Found]], Callable[Concatenate[Keep
             return read(kitchen, *asked, **named)
 
         @wraps(read)
-        def found(member: Keeper, *asked: Key.args, **named: Key.kwargs) -> Found:
+        def found(member: Keeper, /, *asked: Key.args, **named: Key.kwargs) -> Found:
             if member.kitchen.written:
                 return read(member.kitchen_id, *asked, **named)
             version, day = member.kitchen.version, timezone.localdate()
-            return at(member.kitchen_id, version, day, *asked, **named)
+            # They have to be hashable, which no type of theirs says.
+            return at(member.kitchen_id, version, day, *asked, **named)  # type: ignore[arg-type]
 
         return found
 

@@ -1,6 +1,6 @@
 """A page of a shelf: by name, by when it was touched, of some keys, or what is called so."""
 
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from ninja import Schema
@@ -29,7 +29,7 @@ class Listing(Schema):
     offset: Annotated[int, Field(ge=0, le=MOST_OFFSET)] = 0
 
 
-def page(member: Keeper, shelf: Shelf, asked: Listing) -> tuple[list[Brief], int]:
+def page(member: Keeper, shelf: Shelf[Any], asked: Listing) -> tuple[list[Brief], int]:
     """Rows of one page, and how many there are in all."""
     every = rows(member, shelf.model)
     if asked.ids:
@@ -43,7 +43,7 @@ def page(member: Keeper, shelf: Shelf, asked: Listing) -> tuple[list[Brief], int
     return items, asked.offset + len(items) if short else every.count()
 
 
-def _called(member: Keeper, shelf: Shelf, asked: Listing) -> tuple[list[Brief], int]:
+def _called(member: Keeper, shelf: Shelf[Any], asked: Listing) -> tuple[list[Brief], int]:
     most = asked.offset + asked.limit
     found = lookup(member, shelf, archived=asked.archived).find(asked.q, begun=True, most=most)
     keys = [UUID(one.key) for one in (*found.certain, *found.likely)]

@@ -1,11 +1,12 @@
 """Who may do what. One policy, for reads and writes alike."""
 
 from enum import StrEnum
-from typing import Protocol
+from typing import Any, Protocol
 from uuid import UUID
 
 from django.contrib.auth.models import User
 from django.db import models
+from django.http import HttpRequest
 
 from fernbell.server.problems import NotAllowed
 
@@ -46,6 +47,12 @@ class Keeper(Protocol):
         """Where."""
 
 
+class KeeperRequest(HttpRequest):
+    """A request of somebody of a kitchen."""
+
+    auth: Keeper
+
+
 class Act(StrEnum):
     """What can be done with the rows of a kitchen, and with the kitchen itself."""
 
@@ -81,6 +88,6 @@ def begin(member: Keeper, act: Act) -> None:
     member.kitchen.raise_version()
 
 
-def rows(member: Keeper, model: type[models.Model]) -> models.QuerySet:
+def rows(member: Keeper, model: type[models.Model]) -> models.QuerySet[Any]:
     """The rows a member may see: those of the member's kitchen."""
     return model._default_manager.filter(kitchen_id=member.kitchen_id)

@@ -33,7 +33,7 @@ _VOCABULARY = """
 """
 
 
-def lookup(member: Keeper, *shelves: Shelf, archived: bool = False) -> Lookup:
+def lookup(member: Keeper, *shelves: Shelf[Any], archived: bool = False) -> Lookup:
     """What stands on some shelves of the member's kitchen, found by name."""
     kitchen = member.kitchen_id
     usual = [_usual(member, shelf) for shelf in shelves]
@@ -64,22 +64,23 @@ def lookup(member: Keeper, *shelves: Shelf, archived: bool = False) -> Lookup:
 
 
 @kept(64)
-def _usual(kitchen: UUID, shelf: Shelf) -> dict[str, UUID]:
+def _usual(kitchen: UUID, shelf: Shelf[Any]) -> dict[str, UUID]:
     return shelf.usual(kitchen)
 
 
 @kept(32)
-def _vocabulary(kitchen: UUID, shelves: tuple[Shelf, ...], *, archived: bool) -> list[str]:
+def _vocabulary(kitchen: UUID, shelves: tuple[Shelf[Any], ...], *, archived: bool) -> list[str]:
     told = _of_all(_VOCABULARY, shelves, (kitchen,), archived=archived)
     return sorted({word for (words,) in told for word in (words or "").split()} - {"|"})
 
 
-def _own(kitchen: UUID, shelf: Shelf) -> QuerySet:
-    return shelf.model._default_manager.filter(kitchen_id=kitchen)
+def _own(kitchen: UUID, shelf: Shelf[Any]) -> QuerySet[Any]:
+    every: QuerySet[Any] = shelf.model._default_manager.filter(kitchen_id=kitchen)
+    return every
 
 
 def _of_all(
-    sql: str, shelves: Sequence[Shelf], given: tuple[Any, ...], *, archived: bool
+    sql: str, shelves: Sequence[Shelf[Any]], given: tuple[Any, ...], *, archived: bool
 ) -> list[tuple[Any, ...]]:
     """The answers of one query over all shelves."""
     shelved = f"archived_at IS {'NOT ' if archived else ''}NULL"
@@ -89,7 +90,8 @@ def _of_all(
     )
     with connection.cursor() as cursor:
         cursor.execute(" UNION ALL ".join(each), given * len(shelves))
-        return cursor.fetchall()
+        found: list[tuple[Any, ...]] = cursor.fetchall()
+        return found
 
 
 def _patterns(words: tuple[str, ...], asked: Sought) -> list[Any]:

@@ -3,7 +3,7 @@
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Any
+from typing import Any, Generic, TypeVar
 from uuid import UUID
 
 from django.db.models import QuerySet
@@ -19,12 +19,12 @@ Snapshot = dict[str, Any]
 Brief = dict[str, Any]
 
 
-def plain_names(found: QuerySet) -> Iterable[Named]:
+def plain_names(found: QuerySet[Any]) -> Iterable[Named]:
     """Rows that are called by their name alone, and are never weighed."""
     return [Named(Ingredient(str(pk), name)) for pk, name in found.values_list("pk", "name")]
 
 
-def briefs(found: QuerySet, *fields: str, **more: Any) -> list[Brief]:
+def briefs(found: QuerySet[Any], *fields: str, **more: Any) -> list[Brief]:
     """What a list shows of rows: what every row has, some fields, and `more` expressions."""
     person = ("changed_by__first_name", "changed_by__last_name")
     own = ("id", "name", "revision", "archived_at", "changed_at")
@@ -41,8 +41,11 @@ def _brief(
     return {**row, "archived": archived_at is not None, "changed_by": who or None}
 
 
+R = TypeVar("R", bound=Row)
+
+
 @dataclass(frozen=True)
-class Shelf:
+class Shelf(Generic[R]):
     """A shelf of rows of one sort: how one is written and remembered.
 
     `entry` is what a member enters; `write` puts it on a row of the member's kitchen and saves
@@ -53,23 +56,23 @@ class Shelf:
     """
 
     name: str
-    model: type[Row]
+    model: type[R]
     entry: type[Entry]
-    write: Callable[[Any, Row, Any], None]
-    snapshot: Callable[[Row], Snapshot]
+    write: Callable[[Any, R, Any], None]
+    snapshot: Callable[[R], Snapshot]
     related: tuple[str, ...] = ()
-    listed: Callable[[QuerySet], list[Brief]] = briefs
-    named: Callable[[QuerySet], Iterable[Named]] = plain_names
+    listed: Callable[[QuerySet[Any]], list[Brief]] = briefs
+    named: Callable[[QuerySet[Any]], Iterable[Named]] = plain_names
     usual: Callable[[UUID], dict[str, UUID]] = lambda _kitchen: {}
-    held: Callable[[QuerySet, str], QuerySet] = lambda found, _container: found.none()
+    held: Callable[[QuerySet[Any], str], QuerySet[Any]] = lambda found, _container: found.none()
 
 
-def find(member: Keeper, shelf: Shelf, row_id: UUID) -> Row:
+def find(member: Keeper, shelf: Shelf[R], row_id: UUID) -> R:
     """A row of the member's kitchen; anything else is not there."""
     return find_in(member.kitchen_id, shelf, row_id)
 
 
-def find_in(kitchen: UUID, shelf: Shelf, row_id: UUID) -> Row:
+def find_in(kitchen: UUID, shelf: Shelf[R], row_id: UUID) -> R:
     """A row of a kitchen; anything else is not there."""
     own = shelf.model._default_manager.filter(kitchen_id=kitchen, pk=row_id)
     row = own.select_related("changed_by", *shelf.related).first()

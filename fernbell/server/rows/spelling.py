@@ -8,7 +8,7 @@ from django.db import migrations, models
 from fernbell.core.pantry.naming import all_names, spelled
 
 
-class Spelling(models.Field):
+class Spelling(models.Field):  # type: ignore[type-arg]  # Django's fields take none at run time
     """What core spells of a row's names; written whenever the row is."""
 
     def pre_save(self, row: Any, add: bool) -> Any:
@@ -20,11 +20,11 @@ class Spelling(models.Field):
         return told
 
 
-class Words(Spelling, models.TextField):
+class Words(Spelling, models.TextField):  # type: ignore[type-arg]
     """Words of the names, each name between bars."""
 
 
-class Keys(Spelling, ArrayField):
+class Keys(Spelling, ArrayField):  # type: ignore[type-arg]
     """Keys of the names."""
 
 

@@ -19,7 +19,7 @@ describe('take', () => {
     serveWith(() => json(422, { detail: 'Some entries need a change.', errors, revision: 7 }))
     const problem = await take(api.GET('/api/session')).catch((error: unknown) => error)
     expect(problem).toBeInstanceOf(Problem)
-    expect(problem).toMatchObject({ status: 422, extra: { revision: 7 } })
+    expect(problem).toMatchObject({ status: 422, stale: { revision: 7 } })
     expect((problem as Problem).at('parts.2.height_mm')).toContain('more than')
     expect((problem as Problem).at('name')).toBeUndefined()
   })

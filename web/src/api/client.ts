@@ -1,12 +1,10 @@
 /** The one way to the server: typed requests whose refusals are thrown as Problems. */
 import createClient from 'openapi-fetch'
 
-import type { paths } from './schema'
+import type { components, paths } from './schema'
 
-export interface FieldError {
-  field: string
-  message: string
-}
+type ProblemOut = components['schemas']['ProblemOut']
+export type FieldError = components['schemas']['FieldError']
 
 /** A refusal of the server (RFC 9457), or no answer at all (status 0). */
 export class Problem extends Error {
@@ -14,7 +12,8 @@ export class Problem extends Error {
     readonly status: number,
     readonly detail: string,
     readonly errors: FieldError[] = [],
-    readonly extra: Record<string, unknown> = {},
+    /** Where a row was changed meanwhile: what it is now, and who did it. */
+    readonly stale: Partial<ProblemOut> = {},
   ) {
     super(detail)
   }
@@ -35,7 +34,10 @@ export const api = createClient<paths>(TO)
 interface Anything {
   parameters: { query?: Record<string, unknown>; path?: Record<string, string> }
   requestBody?: { content: { 'application/json': unknown } }
-  responses: { 200: { content: { 'application/json': unknown } } }
+  responses: {
+    200: { content: { 'application/json': unknown } }
+    default: { content: { 'application/problem+json': ProblemOut } }
+  }
 }
 /** The same for a path that is put together, which no type can know: who asks says what comes. */
 export const anywhere =
@@ -52,7 +54,7 @@ for (const client of [api, anywhere]) {
 
 interface Answer<T> {
   data?: T
-  error?: unknown
+  error?: ProblemOut
   response: Response
 }
 
@@ -68,9 +70,14 @@ export async function take<T>(answer: Promise<Answer<T>>): Promise<T> {
   return got.data as T
 }
 
-function problemOf(status: number, body: unknown): Problem {
-  const known = (typeof body === 'object' && body ? body : {}) as Record<string, unknown>
-  const detail = typeof known.detail === 'string' ? known.detail : `The server answered ${status}.`
-  const errors = Array.isArray(known.errors) ? (known.errors as FieldError[]) : []
-  return new Problem(status, detail, errors, known)
+/** What stands before the server may refuse in words of its own, or in none. */
+function problemOf(status: number, said: Partial<ProblemOut> | string = {}): Problem {
+  const told = typeof said === 'string' ? {} : said
+  return new Problem(status, told.detail ?? `The server answered ${status}.`, told.errors, told)
+}
+
+/** A refusal that was caught; what is none is a fault of ours, and goes on. */
+export function refusalOf(error: unknown): Problem {
+  if (!(error instanceof Problem)) throw error
+  return error
 }

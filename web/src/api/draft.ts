@@ -114,7 +114,7 @@ export function useDraft<S extends Shelf>(
   /** Save over what somebody else saved meanwhile, or once more; `data` where it was merged. */
   async function insist(data: Entry | null = draft.value) {
     if (!shown || !data) return
-    const theirs = Number(problem.value?.extra.revision)
+    const theirs = problem.value?.stale.revision ?? 0
     if (theirs) revisions.set(shown, theirs)
     draft.value = data
     pending = { id: shown, data }
@@ -141,7 +141,7 @@ export function useDraft<S extends Shelf>(
     /** What somebody else saved meanwhile, where a save was stale. */
     theirs: computed(() =>
       problem.value?.status === 409
-        ? (problem.value.extra.current as Entry | undefined)
+        ? (problem.value.stale.current as Entry | undefined)
         : undefined,
     ),
     saving,

@@ -2090,6 +2090,16 @@ export interface components {
             name: string;
         };
         /**
+         * FieldError
+         * @description One field at fault, and what is allowed.
+         */
+        FieldError: {
+            /** Field */
+            field: string;
+            /** Message */
+            message: string;
+        };
+        /**
          * FieldOut
          * @description A number that can be entered; `empty` is what it means when it is left out, if it may be.
          */
@@ -3900,6 +3910,46 @@ export interface components {
             since: string;
         };
         /**
+         * ProblemOut
+         * @description A refusal (RFC 9457): what cannot be done and why, with the fields at fault.
+         *
+         *     Where a row was changed meanwhile: what it is now, at which revision, by whom and when.
+         */
+        ProblemOut: {
+            /**
+             * Changed At
+             * @default null
+             */
+            changed_at: string | null;
+            /**
+             * Changed By
+             * @default null
+             */
+            changed_by: string | null;
+            /**
+             * Current
+             * @default null
+             */
+            current: {
+                [key: string]: unknown;
+            } | null;
+            /** Detail */
+            detail: string;
+            /** Errors */
+            errors: components["schemas"]["FieldError"][];
+            /**
+             * Revision
+             * @default null
+             */
+            revision: number | null;
+            /** Status */
+            status: number;
+            /** Title */
+            title: string;
+            /** Type */
+            type: string;
+        };
+        /**
          * ProposalOut
          * @description A proposed formula that is not saved, why each line stands in it, what it reads.
          */
@@ -5234,6 +5284,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_DessertBrief_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     create_dessert: {
@@ -5256,6 +5315,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5282,6 +5350,15 @@ export interface operations {
                     "application/json": components["schemas"]["Placed"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     propose_part: {
@@ -5306,6 +5383,15 @@ export interface operations {
                     "application/json": components["schemas"]["Proposed"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     refit_dessert: {
@@ -5328,6 +5414,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Refitted"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5356,6 +5451,15 @@ export interface operations {
                     "application/json": components["schemas"]["WorkedOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_dessert: {
@@ -5376,6 +5480,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5404,6 +5517,15 @@ export interface operations {
                     "application/json": components["schemas"]["DessertOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     archive_dessert: {
@@ -5424,6 +5546,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5450,6 +5581,15 @@ export interface operations {
                     "application/json": components["schemas"]["Bite"] | null;
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     copy_dessert: {
@@ -5470,6 +5610,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5497,6 +5646,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     dessert_ingredients: {
@@ -5519,6 +5677,15 @@ export interface operations {
                     "application/json": components["schemas"]["UsedOut"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     restore_dessert: {
@@ -5539,6 +5706,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5565,6 +5741,15 @@ export interface operations {
                     "application/json": components["schemas"]["SheetOut"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     solve_dessert: {
@@ -5588,6 +5773,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkedOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5616,6 +5810,15 @@ export interface operations {
                     "application/json": components["schemas"]["FormulaSwapOut"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     take_dessert_swap: {
@@ -5640,6 +5843,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakenOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5669,6 +5881,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_FormulaBrief_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     create_formula: {
@@ -5693,6 +5914,15 @@ export interface operations {
                     "application/json": components["schemas"]["FormulaOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     formula_families: {
@@ -5711,6 +5941,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VocabularyOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5737,6 +5976,15 @@ export interface operations {
                     "application/json": components["schemas"]["ProposalOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_line: {
@@ -5759,6 +6007,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadLine"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5785,6 +6042,15 @@ export interface operations {
                     "application/json": components["schemas"]["PastedLine"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_formula: {
@@ -5805,6 +6071,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5833,6 +6108,15 @@ export interface operations {
                     "application/json": components["schemas"]["FormulaOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     archive_formula: {
@@ -5853,6 +6137,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5880,6 +6173,15 @@ export interface operations {
                     "application/json": components["schemas"]["Comparison"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     copy_formula: {
@@ -5900,6 +6202,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -5928,6 +6239,15 @@ export interface operations {
                     "application/json": components["schemas"]["DripsOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     fit_formula: {
@@ -5954,6 +6274,15 @@ export interface operations {
                     "application/json": components["schemas"]["FitOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     history_formula: {
@@ -5977,6 +6306,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Page_ChangeOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6005,6 +6343,15 @@ export interface operations {
                     "application/json": components["schemas"]["OtherChocolate"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_formula_figures: {
@@ -6027,6 +6374,15 @@ export interface operations {
                     "application/json": components["schemas"]["ReadingOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     restore_formula: {
@@ -6047,6 +6403,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6072,6 +6437,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RevisionsOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6101,6 +6475,15 @@ export interface operations {
                     "application/json": components["schemas"]["RevisionOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     restore_revision: {
@@ -6128,6 +6511,15 @@ export interface operations {
                     "application/json": components["schemas"]["FormulaOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     scale_formula: {
@@ -6151,6 +6543,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6179,6 +6580,15 @@ export interface operations {
                     "application/json": components["schemas"]["SwapOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     turn_formula: {
@@ -6205,6 +6615,15 @@ export interface operations {
                     "application/json": components["schemas"]["TurnOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     what_if_formula: {
@@ -6229,6 +6648,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6258,6 +6686,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_IngredientBrief_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     create_ingredient: {
@@ -6282,6 +6719,15 @@ export interface operations {
                     "application/json": components["schemas"]["IngredientOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     list_lacking: {
@@ -6303,6 +6749,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Page_LackingOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6329,6 +6784,15 @@ export interface operations {
                     "application/json": components["schemas"]["IngredientOut"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_pantry_list: {
@@ -6353,6 +6817,15 @@ export interface operations {
                     "application/json": components["schemas"]["PastedIngredient"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_ingredient: {
@@ -6373,6 +6846,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6401,6 +6883,15 @@ export interface operations {
                     "application/json": components["schemas"]["IngredientOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     archive_ingredient: {
@@ -6423,6 +6914,15 @@ export interface operations {
                     "application/json": components["schemas"]["IngredientOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     copy_ingredient: {
@@ -6443,6 +6943,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6468,6 +6977,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Page_ChangeOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6496,6 +7014,15 @@ export interface operations {
                     "application/json": components["schemas"]["IngredientOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     restore_ingredient: {
@@ -6518,6 +7045,15 @@ export interface operations {
                     "application/json": components["schemas"]["IngredientOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     list_members: {
@@ -6536,6 +7072,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MemberOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6562,6 +7107,15 @@ export interface operations {
                     "application/json": components["schemas"]["MemberOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     describe_kitchen: {
@@ -6586,6 +7140,15 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     prefer: {
@@ -6608,6 +7171,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6636,6 +7208,15 @@ export interface operations {
                     "application/json": components["schemas"]["MemberOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     remove_member: {
@@ -6655,6 +7236,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
             };
         };
     };
@@ -6683,6 +7273,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_MoldBrief_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     create_mold: {
@@ -6707,6 +7306,15 @@ export interface operations {
                     "application/json": components["schemas"]["MoldOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_mold: {
@@ -6727,6 +7335,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoldOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6755,6 +7372,15 @@ export interface operations {
                     "application/json": components["schemas"]["MoldOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     archive_mold: {
@@ -6777,6 +7403,15 @@ export interface operations {
                     "application/json": components["schemas"]["MoldOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     copy_mold: {
@@ -6797,6 +7432,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoldOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6825,6 +7469,15 @@ export interface operations {
                     "application/json": components["schemas"]["Working"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     history_mold: {
@@ -6850,6 +7503,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     restore_mold: {
@@ -6870,6 +7532,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoldOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6896,6 +7567,15 @@ export interface operations {
                     "application/json": components["schemas"]["FoundName"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_measure: {
@@ -6920,6 +7600,15 @@ export interface operations {
                     "application/json": components["schemas"]["ReadMeasure"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     list_usual: {
@@ -6938,6 +7627,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UsualOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -6964,6 +7662,15 @@ export interface operations {
                     "application/json": components["schemas"]["UsualOut"][];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_session: {
@@ -6982,6 +7689,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -7008,6 +7724,15 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     sign_out: {
@@ -7025,6 +7750,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
             };
         };
     };
@@ -7048,6 +7782,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -7074,6 +7817,15 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     enter_kitchen: {
@@ -7096,6 +7848,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -7125,6 +7886,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_StackOut_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     create_stack: {
@@ -7149,6 +7919,15 @@ export interface operations {
                     "application/json": components["schemas"]["StackOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     read_stack: {
@@ -7169,6 +7948,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StackOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -7197,6 +7985,15 @@ export interface operations {
                     "application/json": components["schemas"]["StackOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     archive_stack: {
@@ -7219,6 +8016,15 @@ export interface operations {
                     "application/json": components["schemas"]["StackOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     copy_stack: {
@@ -7239,6 +8045,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StackOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };
@@ -7266,6 +8081,15 @@ export interface operations {
                     "application/json": components["schemas"]["Page_ChangeOut_"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     restore_stack: {
@@ -7288,6 +8112,15 @@ export interface operations {
                     "application/json": components["schemas"]["StackOut"];
                 };
             };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
         };
     };
     vocabulary: {
@@ -7306,6 +8139,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HouseOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
                 };
             };
         };

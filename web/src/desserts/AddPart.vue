@@ -3,6 +3,7 @@
 import Modal from 'ant-design-vue/es/modal'
 import { computed, nextTick, ref } from 'vue'
 
+import { refusalOf } from '../api/client'
 import { house, ruleWords } from '../api/house'
 import { know } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
@@ -70,7 +71,7 @@ async function add(write = isNew.value) {
     const id = formula.value === 'new' ? await written() : formula.value
     emit('add', rule.value, id, write)
   } catch (error) {
-    missing.value = (error as Error).message
+    missing.value = refusalOf(error).detail
   }
 }
 

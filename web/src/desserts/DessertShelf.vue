@@ -4,6 +4,7 @@ import { MenuItem } from 'ant-design-vue/es/menu'
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { refusalOf } from '../api/client'
 import type { Built, FormulaLook, Part } from '../api/types'
 import RowChoice from '../kit/RowChoice.vue'
 import { clock } from '../kit/format'
@@ -62,7 +63,7 @@ async function guarded(work: () => Promise<void>) {
   try {
     await work()
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 

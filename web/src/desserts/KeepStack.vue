@@ -4,7 +4,7 @@ import Checkbox from 'ant-design-vue/es/checkbox'
 import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 
-import { Problem } from '../api/client'
+import { Problem, refusalOf } from '../api/client'
 import { useWrites } from '../api/shelves'
 import type { Part } from '../api/types'
 import TextField from '../kit/TextField.vue'
@@ -37,8 +37,9 @@ async function keep() {
     const kept = parts.value.filter((one) => picked.value.has(one.key))
     await create.mutateAsync({ name: name.value, shape, parts: kept })
     emit('close')
-  } catch {
+  } catch (error) {
     // Shown at its field.
+    refusalOf(error)
   }
 }
 </script>

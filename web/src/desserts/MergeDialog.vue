@@ -18,7 +18,7 @@ const emit = defineEmits<{ close: [] }>()
 /** Both as they were when the dialog opened. */
 const mine = props.dessert.draft.value as DessertEntry
 const theirs = props.dessert.theirs.value as DessertEntry
-const who = String(props.dessert.problem.value?.extra.changed_by ?? 'Somebody')
+const who = props.dessert.problem.value?.stale.changed_by ?? 'Somebody'
 const found = differences(props.dessert.base.value, mine, theirs)
 const choices = ref(firstChoices(found))
 const clashes = computed(() => found.filter((one) => one.by === 'both').length)

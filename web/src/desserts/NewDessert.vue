@@ -4,7 +4,7 @@ import Modal from 'ant-design-vue/es/modal'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { Problem } from '../api/client'
+import { Problem, refusalOf } from '../api/client'
 import { useKnown } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
 import RowChoice from '../kit/RowChoice.vue'
@@ -59,8 +59,7 @@ async function make() {
     const row = await create.mutateAsync({ name: name.value, mold: into })
     await open(row.id, true)
   } catch (error) {
-    if (!(error instanceof Problem)) throw error
-    refusal.value = error
+    refusal.value = refusalOf(error)
   }
 }
 

@@ -2,6 +2,7 @@
 /** The selected part: its measures, the working beneath them, and what can be kept of it. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 
+import { refusalOf } from '../api/client'
 import type { FormulaLook, Part } from '../api/types'
 import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
@@ -51,7 +52,7 @@ async function become(rule: Part['rule']) {
     await props.work.edit({ parts: withPart(parts, fresh) })
     props.work.choose({ part: fresh.key, layer: null })
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 const arithmetic = computed(

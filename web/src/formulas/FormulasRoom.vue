@@ -3,6 +3,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { refusalOf } from '../api/client'
 import { useKnown } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
 import type { FormulaEntry } from '../api/types'
@@ -75,8 +76,9 @@ async function write(fresh: FormulaEntry) {
     const row = await create.mutateAsync(fresh)
     setting.value = false
     await router.push(`/formulas/${row.id}`)
-  } catch {
+  } catch (error) {
     // Shown under the list.
+    refusalOf(error)
   }
 }
 </script>

@@ -2,6 +2,7 @@
 /** What changed: every save, named or not; compare it with now, or bring it back. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 
+import { refusalOf } from '../api/client'
 import type { Revision } from '../api/types'
 import { dayAndClock } from '../kit/format'
 import TextField from '../kit/TextField.vue'
@@ -42,7 +43,7 @@ async function mark(one: Revision, change: { name?: string; good?: boolean }) {
   try {
     await revisions.mark(one, change)
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 </script>

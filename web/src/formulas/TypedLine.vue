@@ -3,6 +3,7 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, nextTick, ref, useId, watch } from 'vue'
 
+import { refusalOf } from '../api/client'
 import { useNaming } from '../api/names'
 import { useWrites } from '../api/shelves'
 import type { LineChoice } from '../api/types'
@@ -93,7 +94,7 @@ async function stock(line: Waiting, name: string) {
     await create.mutateAsync({ name: name.charAt(0).toUpperCase() + name.slice(1) })
     lines.again(line)
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 
@@ -112,7 +113,7 @@ async function remember() {
       said.value = { ...said.value, text: told, remember: null }
     }
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 

@@ -2,7 +2,7 @@
 import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 
-import { api, take } from '../api/client'
+import { api, refusalOf, take } from '../api/client'
 import { nextOffset } from '../api/shelves'
 import type { Comparison, Revision, Revisions } from '../api/types'
 
@@ -95,7 +95,7 @@ export function useBringBack(
       })
       await client.invalidateQueries({ queryKey: ['worked out'] })
     } catch (error) {
-      refused.value = (error as Error).message
+      refused.value = refusalOf(error).detail
     }
   }
 

@@ -3,7 +3,7 @@
 import Input from 'ant-design-vue/es/input'
 import { computed, ref, useId, watch } from 'vue'
 
-import type { Problem } from '../api/client'
+import { refusalOf } from '../api/client'
 import { readMeasure } from '../api/names'
 import { typedNumber } from './format'
 import { scaleOf } from './units'
@@ -58,7 +58,7 @@ async function commit() {
     const value = await readMeasure(typed, props.unit ?? '', scale.value.unit)
     if (text.value === typed) hand(value)
   } catch (error) {
-    if (text.value === typed) misread.value = named((error as Problem).detail)
+    if (text.value === typed) misread.value = named(refusalOf(error).detail)
   }
 }
 

@@ -5,6 +5,7 @@ import Menu, { MenuItem } from 'ant-design-vue/es/menu'
 import { defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { refusalOf } from '../api/client'
 import { type Shelf, useWrites } from '../api/shelves'
 import { useSession } from '../shell/session'
 
@@ -23,7 +24,7 @@ async function duplicate() {
     const row = await copy.mutateAsync(props.id)
     await router.push(`/${props.room}/${row.id}`)
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 
@@ -33,7 +34,7 @@ async function putAway() {
     await archive.mutateAsync(props.id)
     await router.push(`/${props.room}`)
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 </script>

@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { refusalOf } from '../api/client'
 import { house } from '../api/house'
 import { useRows, useWrites } from '../api/shelves'
 import ChoiceField from '../kit/ChoiceField.vue'
@@ -37,8 +38,9 @@ async function make(title: string) {
   try {
     const row = await create.mutateAsync({ name: title, shape: made.value.first, note: '' })
     await router.push(`/molds/${row.id}`)
-  } catch {
+  } catch (error) {
     // Shown under the list.
+    refusalOf(error)
   }
 }
 </script>

@@ -2,6 +2,7 @@
 /** What else it is called here, and which bare words mean it. */
 import { ref } from 'vue'
 
+import { refusalOf } from '../api/client'
 import { useNaming } from '../api/names'
 import type { Ingredient } from '../api/types'
 import TextField from '../kit/TextField.vue'
@@ -31,7 +32,7 @@ async function mean(text: string, ingredient: string | null) {
     await naming.mean(text, ingredient)
     word.value = ''
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 </script>

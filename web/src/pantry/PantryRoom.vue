@@ -3,6 +3,7 @@
 import { defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
+import { refusalOf } from '../api/client'
 import { useRows, useWrites } from '../api/shelves'
 import EmptyState from '../kit/EmptyState.vue'
 import RowList from '../kit/RowList.vue'
@@ -30,8 +31,9 @@ async function make(name: string) {
   try {
     const row = await create.mutateAsync({ name })
     await router.push(`/pantry/${row.id}`)
-  } catch {
+  } catch (error) {
     // Shown under the list.
+    refusalOf(error)
   }
 }
 </script>

@@ -2,6 +2,7 @@
 /** What bare words mean in this kitchen, changed in one press; and what is not known yet. */
 import { ref } from 'vue'
 
+import { refusalOf } from '../api/client'
 import { useLacking, useNaming, useUsual } from '../api/names'
 import RowChoice from '../kit/RowChoice.vue'
 import TextField from '../kit/TextField.vue'
@@ -21,7 +22,7 @@ async function mean(text: string, ingredient: string) {
     word.value = ''
     fresh.value = undefined
   } catch (error) {
-    refusal.value = (error as Error).message
+    refusal.value = refusalOf(error).detail
   }
 }
 </script>

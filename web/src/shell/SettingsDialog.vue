@@ -3,7 +3,6 @@
 import Modal from 'ant-design-vue/es/modal'
 import { computed } from 'vue'
 
-import { Problem } from '../api/client'
 import type { KitchenFacts, Preferences } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import NumberField from '../kit/NumberField.vue'
@@ -36,7 +35,7 @@ function describe(change: Partial<KitchenFacts>) {
   const { altitude_m, currency } = facts.value
   describeKitchen.mutate({ altitude_m, currency, ...change })
 }
-const problem = computed(() => describeKitchen.error.value as Problem | null)
+const problem = describeKitchen.error
 </script>
 
 <template>

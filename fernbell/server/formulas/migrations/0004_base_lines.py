@@ -1,9 +1,11 @@
 """Percentages may refer to several lines together; a line may be strained out again."""
 
+from typing import Any
+
 from django.db import migrations, models
 
 
-def carry_over(apps, schema_editor) -> None:
+def carry_over(apps: Any, schema_editor: Any) -> None:
     """The one line there was becomes the first of a list."""
     for row in apps.get_model("formulas", "Formula").objects.exclude(base_line=""):
         row.base_lines = [row.base_line]

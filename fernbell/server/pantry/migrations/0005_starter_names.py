@@ -1,11 +1,13 @@
 """Kitchens that stand already get the other names and the usual words of the starter pantry."""
 
+from typing import Any
+
 from django.db import migrations
 
 from fernbell.starter.pantry import STOCKS, USUAL
 
 
-def name_starters(apps, schema_editor):
+def name_starters(apps: Any, schema_editor: Any) -> None:
     """Rows that still go by a starter's name."""
     ingredient, usual = (apps.get_model("pantry", name) for name in ("Ingredient", "Usual"))
     by_name = {one.ingredient.name: one for one in STOCKS}
