@@ -7,7 +7,6 @@ import secrets
 import shutil
 import signal
 import socket
-import subprocess
 import time
 import urllib.error
 import urllib.request
@@ -17,8 +16,9 @@ from pathlib import Path
 from ops import install
 from ops.lock import holder, in_turn, only_one
 from ops.postgres import Cluster, kept_home
-from ops.run import LOGS, quietly
+from ops.run import quietly
 from ops.say import ROOT, STATE, Stop, say
+from ops.supervise import Child, supervised
 
 DEMO_DATABASE = "fernbell_demo"
 OWN_DATABASE = "fernbell"
@@ -88,28 +88,16 @@ def install_all(*, browser: bool, dev: bool) -> None:
 
 @contextlib.contextmanager
 def application(env: Mapping[str, str], port: int) -> Iterator[None]:
-    """The app server as a child, answering."""
-    LOGS.mkdir(parents=True, exist_ok=True)
+    """The app server as a child that is watched, answering."""
     workers = max(2, min(4, os.cpu_count() or 2))
     command = [install.PYTHON, "-m", "gunicorn", "fernbell.server.wsgi", "--chdir", ROOT]
-    command += ["--bind", f"127.0.0.1:{port}", "--workers", workers, "--threads", 4]
-    command += ["--preload", "--no-control-socket", "--graceful-timeout", 5]
+    command += ["--bind", f"127.0.0.1:{port}", "--workers", str(workers), "--threads", "4"]
+    command += ["--preload", "--no-control-socket", "--graceful-timeout", "5"]
     command += ["--pid", STATE / f"app-{port}.pid"]
-    with (LOGS / "server.log").open("wb") as log:
-        child = subprocess.Popen(
-            [str(part) for part in command],
-            env={**os.environ, **env},
-            stdout=log,
-            stderr=subprocess.STDOUT,
-            stdin=subprocess.DEVNULL,
-            start_new_session=True,
-        )
-        try:
-            _wait_for(child, port)
-            yield
-        finally:
-            child.terminate()
-            child.wait()
+    server = Child("server", command, env)
+    with supervised(server):
+        _wait_for(server, port)
+        yield
 
 
 def prepare_database(env: Mapping[str, str], *, demo: bool) -> None:
@@ -201,11 +189,9 @@ def _stopping() -> Iterator[None]:
         yield
 
 
-def _wait_for(child: subprocess.Popen[bytes], port: int) -> None:
+def _wait_for(server: Child, port: int) -> None:
     until = time.monotonic() + _PATIENCE_S
-    while time.monotonic() < until:
-        if child.poll() is not None:
-            break
+    while time.monotonic() < until and not server.deaths:
         try:
             with urllib.request.urlopen(f"http://127.0.0.1:{port}/", timeout=2):
                 return
@@ -213,7 +199,7 @@ def _wait_for(child: subprocess.Popen[bytes], port: int) -> None:
             return
         except OSError:
             time.sleep(0.1)
-    raise Stop(f"The app server did not start: see {LOGS / 'server.log'}")
+    raise Stop(f"The app server did not start: see {server.log}")
 
 
 def _secret() -> str:

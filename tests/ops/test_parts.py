@@ -2,14 +2,16 @@
 
 import os
 import shutil
+import signal
 import sys
 import tempfile
+import time
 from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
 
-from ops import install, lock, postgres, run
+from ops import install, lock, postgres, run, supervise
 from ops.say import Stop
 
 
@@ -19,7 +21,8 @@ def state(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
     folder = tmp_path / "state"
     for module in (install, lock, run):
         monkeypatch.setattr(module, "STATE", folder, raising=False)
-    monkeypatch.setattr(run, "LOGS", folder / "log")
+    for module in (run, supervise):
+        monkeypatch.setattr(module, "LOGS", folder / "log")
     return folder
 
 
@@ -220,3 +223,50 @@ class TestCluster:
         assert (home / "password").stat().st_mode & 0o077 == 0
         assert len(cluster.env["FERNBELL_DB_PASSWORD"]) >= 24
         cluster.erase()
+
+
+class TestSupervising:
+    """A child that dies is started again, and none outlives the start."""
+
+    def child(self, code: str, tmp_path: Path) -> supervise.Child:
+        command = [sys.executable, "-c", code]
+        return supervise.Child("helper", command, {"OUT": str(tmp_path / "out")}, 0.01)
+
+    def lines(self, tmp_path: Path, count: int) -> list[str]:
+        """What the children have written, once there are so many."""
+        out = tmp_path / "out"
+        until = time.monotonic() + 20
+        while time.monotonic() < until:
+            found = out.read_text().splitlines() if out.exists() else []
+            if len(found) >= count:
+                return found
+            time.sleep(0.02)
+        raise AssertionError(f"only {found}")
+
+    WRITES = "import os, time; open(os.environ['OUT'], 'a').write(f'{os.getpid()}\\n')"
+
+    def test_one_that_ends_is_started_again(
+        self, state: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]
+    ) -> None:
+        one = self.child(self.WRITES, tmp_path)
+        with supervise.supervised(one):
+            assert len(set(self.lines(tmp_path, 3))) >= 3
+        assert one.deaths >= 2
+        assert "helper ended (0); it is started again" in capsys.readouterr().err
+
+    def test_one_that_is_killed_is_started_again_and_ended_with_the_start(
+        self, state: Path, tmp_path: Path
+    ) -> None:
+        one = self.child(f"{self.WRITES}; time.sleep(60)", tmp_path)
+        with supervise.supervised(one):
+            (first,) = self.lines(tmp_path, 1)
+            os.kill(int(first), signal.SIGKILL)
+            _, second = self.lines(tmp_path, 2)
+            assert one.deaths == 1
+            assert Path(f"/proc/{second}").exists()
+        assert not Path(f"/proc/{second}").exists()
+
+    def test_several_run_beside_each_other(self, state: Path, tmp_path: Path) -> None:
+        code = f"{self.WRITES}; time.sleep(60)"
+        with supervise.supervised(self.child(code, tmp_path), self.child(code, tmp_path)):
+            assert len(set(self.lines(tmp_path, 2))) == 2

@@ -4,6 +4,7 @@ import math
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
+from typing import Any
 
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.formulas import (
@@ -178,6 +179,10 @@ class Family:
     cautions: tuple[str, ...] = ()
     flavor: str = ""
 
+    def __reduce__(self) -> Any:
+        """It travels as its key: how its figures are worked out cannot be written down."""
+        return _named, (self.key,)
+
     def job(self, key: str) -> Job:
         """The job of that key."""
         for job in self.jobs:
@@ -186,6 +191,12 @@ class Family:
         raise UnknownKey(
             "job", f"{self.key}.{key}", f"one of {', '.join(j.key for j in self.jobs)}"
         )
+
+
+def _named(key: str) -> Family:
+    from fernbell.core.families.catalog import FAMILIES
+
+    return next(family for family in FAMILIES if family.key == key)
 
 
 def window(least: float | None, most: float | None, why: str) -> Window:

@@ -12,6 +12,7 @@ from fernbell.core.families.family import (
 )
 from fernbell.core.families.making import BURNS, by_brix, chill, freeze, losses, step
 from fernbell.core.formulas import Figure, Until
+from fernbell.core.formulas.mix import Mix
 from fernbell.core.pantry import SWEETS, LineRole
 from fernbell.core.working import COMMON_PRACTICE
 
@@ -27,13 +28,23 @@ COULIS = Dial(
     bands(10, "sharp", 20, "sauce", 32, "sweet", 45),
     SWEETS,
 )
+
+
+def _gums(mix: Mix) -> float:
+    return mix.of((LineRole.GUM,))
+
+
+def _whole(mix: Mix) -> float:
+    return mix.own.mass_g
+
+
 PECTIN = Dial(
     Figure(
         "pectin-powder",
         "Pectin powder",
         "%",
-        lambda mix: mix.of((LineRole.GUM,)),
-        lambda mix: mix.own.mass_g,
+        _gums,
+        _whole,
         "pectin powder, as weighed",
         "the whole",
         100,

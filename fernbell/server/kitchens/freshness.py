@@ -4,10 +4,10 @@ from collections.abc import Callable
 
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse, HttpResponseNotModified
-from django.utils import timezone
 
 from fernbell.server.kitchens.auth import current_member
 from fernbell.server.kitchens.models import Member
+from fernbell.server.rows.clock import today
 
 VERSION_HEADER = "Kitchen-Version"
 Answer = Callable[[HttpRequest], HttpResponse]
@@ -42,5 +42,5 @@ class Freshness:
 
 def _tag(member: Member) -> str:
     """Weak, as an answer may be compressed on its way."""
-    day = timezone.localdate().isoformat()
+    day = today().isoformat()
     return f'W/"{settings.BUILD}-{member.pk}-{member.kitchen.version}-{day}"'

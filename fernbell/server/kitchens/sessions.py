@@ -6,9 +6,9 @@ from django.contrib.auth.models import User
 from django.contrib.sessions.backends import db
 from django.db import DEFAULT_DB_ALIAS, connection
 from django.db.models import Model
-from django.utils import timezone
 
 from fernbell.server.kitchens.models import Kitchen, Member, Visit
+from fernbell.server.rows.clock import now
 
 MEMBER = "member"
 
@@ -68,7 +68,7 @@ WHERE v.session_key = %s AND v.expire_date > %s
 
 def _read(key: str | None) -> tuple[str | None, Member | None]:
     with connection.cursor() as cursor:
-        cursor.execute(_SQL, [key, timezone.now()])
+        cursor.execute(_SQL, [key, now()])
         found = cursor.fetchone()
     if found is None:
         return None, None

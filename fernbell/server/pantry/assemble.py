@@ -3,7 +3,6 @@
 from typing import Any
 from uuid import UUID
 
-from django.utils import timezone
 from pydantic import TypeAdapter
 
 from fernbell.core.pantry import (
@@ -16,6 +15,7 @@ from fernbell.core.pantry import (
     State,
     price_per_kg,
 )
+from fernbell.server.rows.clock import today
 
 _PACKS = TypeAdapter(tuple[Pack, ...])
 _CHOCOLATE = TypeAdapter(Chocolate | None)
@@ -23,7 +23,7 @@ _CHOCOLATE = TypeAdapter(Chocolate | None)
 
 def price_today(packs: list[dict[str, Any]] | None) -> float | None:
     """What a kilogram costs today, by the packs as they are kept."""
-    return price_per_kg(_PACKS.validate_python(packs), timezone.localdate()) if packs else None
+    return price_per_kg(_PACKS.validate_python(packs), today()) if packs else None
 
 
 def ingredient_of(

@@ -5,9 +5,9 @@ from typing import Any
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
-from django.utils import timezone
 
 from fernbell.server.problems import InUse, Invalid, Stale
+from fernbell.server.rows.clock import now
 from fernbell.server.rows.history import note
 from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Act, Keeper, begin, rows
@@ -76,7 +76,7 @@ def archive(member: Keeper, shelf: Shelf[R], row_id: UUID) -> R:
     users = sorted(row.users())
     if users:
         raise InUse(f"{row.name} is used in {', '.join(users)}: take it out there first.")
-    row.archived_at = row.archived_at or timezone.now()
+    row.archived_at = row.archived_at or now()
     row.changed_by = member.user
     row.revision += 1
     row.save()

@@ -6,8 +6,7 @@ from functools import lru_cache, wraps
 from typing import Concatenate, ParamSpec, TypeVar
 from uuid import UUID
 
-from django.utils import timezone
-
+from fernbell.server.rows.clock import today
 from fernbell.server.rows.policy import Keeper
 
 Key = ParamSpec("Key")
@@ -33,7 +32,7 @@ def kept(most: int) -> Callable[[Reading[Key, Found]], Callable[Concatenate[Keep
         def found(member: Keeper, /, *asked: Key.args, **named: Key.kwargs) -> Found:
             if member.kitchen.written:
                 return read(member.kitchen_id, *asked, **named)
-            version, day = member.kitchen.version, timezone.localdate()
+            version, day = member.kitchen.version, today()
             # They have to be hashable, which no type of theirs says.
             return at(member.kitchen_id, version, day, *asked, **named)  # type: ignore[arg-type]
 

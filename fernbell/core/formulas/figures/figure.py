@@ -1,7 +1,8 @@
 """A figure of a formula, defined once: reading, dial, fit, swap, mend and window derive from it."""
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, fields
+from typing import Any
 
 from fernbell.core.errors import CoreError, Lacking
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict
@@ -51,6 +52,12 @@ class Figure:
     other_says: str = ""
     beside: str | None = None
     headline: bool = False
+
+    def __reduce__(self) -> Any:
+        """A figure that is read travels as its code: what works it out cannot be written down."""
+        if _read().get(self.code) is self:
+            return _named, (self.code,)
+        return Figure, tuple(getattr(self, one.name) for one in fields(self))
 
     def value(self, mix: Mix) -> float:
         """The figure of a mix [its unit]; Lacking where it has none."""
@@ -171,3 +178,13 @@ def always(mix: Mix, kind: str) -> bool:
     """
     del mix, kind
     return True
+
+
+def _read() -> Mapping[str, Figure]:
+    from fernbell.core.formulas.figures import FIGURES
+
+    return FIGURES
+
+
+def _named(code: str) -> Figure:
+    return _read()[code]
