@@ -3,7 +3,7 @@
 import re
 from typing import Any
 
-from playwright.sync_api import Page, Route, expect
+from playwright.sync_api import Browser, Page, Route, expect
 
 from tests.browser.conftest import come_in, enter
 
@@ -206,3 +206,24 @@ def test_a_mold_is_measured_by_its_water(page: Page, demo: str) -> None:
     # The true volume is used: 5 % less of 1413.7 ml is 70.7 ml less mousse in each.
     # Solids keep their own sizes: 6 x (3999/6 - 70.7) = 3575 ml.
     expect(page.get_by_role("region", name="What it takes")).to_contain_text("3\u202f575")
+
+
+def test_what_somebody_else_adds_appears_with_the_next_answer(
+    page: Page, demo: str, browser: Browser
+) -> None:
+    come_in(page, demo)
+    page.get_by_role("link", name="Molds").click()
+    shelf = page.get_by_role("complementary", name="Every mold")
+    expect(shelf.get_by_role("link").first).to_be_visible()
+    elsewhere = browser.new_context().new_page()
+    come_in(elsewhere, demo)
+    elsewhere.get_by_role("link", name="Molds").click()
+    elsewhere.get_by_role("button", name="Add a mold").click()
+    elsewhere.get_by_label("Name of the new mold").fill("Ferry tin")
+    elsewhere.get_by_label("Name of the new mold").press("Enter")
+    expect(elsewhere.get_by_role("link", name="Ferry tin").first).to_be_visible()
+    elsewhere.context.close()
+    expect(shelf).not_to_contain_text("Ferry tin")
+    # Whatever is asked next tells that the kitchen has changed.
+    shelf.get_by_role("link").first.click()
+    expect(shelf).to_contain_text("Ferry tin")

@@ -5,6 +5,8 @@ from typing import Any
 
 from django.test import Client
 
+from fernbell.server.kitchens.models import Kitchen
+
 JSON = "application/json"
 
 
@@ -107,3 +109,8 @@ def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
         lines = [{k: v for k, v in one.items() if k != "name"} for one in row["lines"]]
         entry["lines"] = lines
     return entry
+
+
+def version(kitchen: Kitchen) -> int:
+    """How often something of a kitchen has changed."""
+    return Kitchen.objects.values_list("version", flat=True).get(pk=kitchen.pk)

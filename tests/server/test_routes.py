@@ -9,13 +9,16 @@ from django.test import Client
 
 from fernbell.server.desserts.models import Dessert, Stack
 from fernbell.server.formulas.models import Formula
-from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.openapi import DOCUMENT, WORDS, document, words
 from fernbell.server.pantry.models import Ingredient
 from fernbell.server.problems import ProblemOut
 from fernbell.server.rows.policy import rows
-from tests.server.api import PATHS, Shelves, entry_of, stocked
+from tests.server.api import PATHS, Shelves, entry_of, version
+from tests.server.two import apprentice, chef, kitchen, kitchens_put_aside, made_up, stranger
+
+__all__ = ["apprentice", "chef", "kitchen", "kitchens_put_aside", "stranger"]
 
 DOC = json.loads(document())
 OPERATIONS = [
@@ -41,12 +44,6 @@ READING = {
 
 # This kitchen has cream alone: the answer is that it lacks chocolate.
 LACKS = {"propose_formula"}
-
-
-def made_up(client: Client) -> Shelves:
-    """A stocked kitchen whose cream can be read."""
-    fat = {"water": 60, "milk_fat": 40, "cocoa_butter": 0, "other_fat": 0}
-    return stocked(client, make_up=fat)
 
 
 QUERIES = {
@@ -280,6 +277,35 @@ def test_an_apprentice_reads_and_changes_nothing(
             assert shelves.client.get(PATHS[kind]).json()["total"] == 1
 
 
+VERSION, RAISED = "Kitchen-Version", "Kitchen-Raised"
+
+
+@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
+def test_every_write_raises_it_and_nothing_else_does(
+    method: str,
+    path: str,
+    operation: dict,
+    chef: Member,
+    kitchen: Kitchen,
+    as_member: Callable[[Member], Client],
+) -> None:
+    if path in FOR_VISITORS:
+        return
+    name = operation["operationId"]
+    own = made_up(as_member(chef))
+    before = version(kitchen)
+    answer = call(own.client, method, path, name, own, chef.pk)
+    writes = method != "get" and (name not in READING or name == "prefer")
+    took = writes and answer.status_code < 400
+    assert version(kitchen) > before if took else version(kitchen) == before
+    if answer.status_code < 400:
+        told = int(answer[VERSION]), int(answer[RAISED])
+        assert told == (version(kitchen), version(kitchen) - before)
+    else:
+        # What was undone is no version.
+        assert VERSION not in answer
+
+
 @pytest.mark.parametrize("method", ["post", "put", "delete"])
 def test_changes_without_the_token_of_the_page_are_refused(
     method: str, chef: Member, as_member: Callable[[Member], Client]
@@ -311,4 +337,4 @@ def test_lists_are_capped(chef: Member, as_member: Callable[[Member], Client]) -
         client.post("/api/ingredients", {"name": name}, content_type="application/json")
     page = client.get("/api/ingredients?limit=2").json()
     assert [one["name"] for one in page["items"]] == ["Ash", "Birch"]
-    assert page["total"] == 3
+    assert page["total"] == 4

@@ -14,45 +14,15 @@ from django.test import Client
 from django.utils import timezone
 
 from fernbell.server.kitchens.models import Kitchen, Member
-from tests.server.api import PATHS, Shelves, entry_of, made, post, put, stocked
-from tests.server.test_routes import FOR_VISITORS, OPERATIONS, READING, call, made_up
+from tests.server.api import PATHS, Shelves, entry_of, made, post, put, stocked, version
 
 ROOT = Path(__file__).parents[2]
 HEADER = "Kitchen-Version"
 
 
-def version(kitchen: Kitchen) -> int:
-    return Kitchen.objects.values_list("version", flat=True).get(pk=kitchen.pk)
-
-
 @pytest.fixture
 def shelves(chef: Member, as_member: Callable[[Member], Client]) -> Shelves:
     return stocked(as_member(chef))
-
-
-@pytest.mark.parametrize(
-    ("method", "path", "operation"),
-    OPERATIONS,
-    ids=[operation["operationId"] for _, _, operation in OPERATIONS],
-)
-def test_every_write_raises_it_and_nothing_else_does(
-    method: str,
-    path: str,
-    operation: dict,
-    chef: Member,
-    kitchen: Kitchen,
-    as_member: Callable[[Member], Client],
-) -> None:
-    if path in FOR_VISITORS:
-        return
-    name = operation["operationId"]
-    own = made_up(as_member(chef))
-    before = version(kitchen)
-    answer = call(own.client, method, path, name, own, chef.pk)
-    writes = method != "get" and (name not in READING or name == "prefer")
-    took = writes and answer.status_code < 400
-    assert version(kitchen) > before if took else version(kitchen) == before
-    assert answer[HEADER] == str(version(kitchen)) or answer.status_code >= 400
 
 
 def test_a_refused_write_leaves_it(shelves: Shelves, kitchen: Kitchen) -> None:

@@ -8,6 +8,7 @@ import { createApp } from 'vue'
 
 import { Problem } from './api/client'
 import { readHouse } from './api/house'
+import { whenOthersChange } from './api/version'
 import App from './App.vue'
 import { router } from './shell/routes'
 
@@ -23,5 +24,9 @@ const queries = new QueryClient({
   },
 })
 
+/** Who one is does not change with what others do. */
+whenOthersChange(
+  () => void queries.invalidateQueries({ predicate: (one) => one.queryKey[0] !== 'session' }),
+)
 void readHouse()
 createApp(App).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app')

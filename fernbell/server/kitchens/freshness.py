@@ -1,6 +1,7 @@
 """Answers are as fresh as the version of the kitchen: what did not change is not sent again."""
 
 from collections.abc import Callable
+from http import HTTPStatus
 
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse, HttpResponseNotModified
@@ -9,14 +10,15 @@ from fernbell.server.kitchens.auth import current_member
 from fernbell.server.kitchens.models import Member
 from fernbell.server.rows.clock import today
 
-VERSION_HEADER = "Kitchen-Version"
+VERSION_HEADER, RAISED_HEADER = "Kitchen-Version", "Kitchen-Raised"
 Answer = Callable[[HttpRequest], HttpResponse]
 
 
 class Freshness:
     """Tags what a member reads by kitchen, version, person and day; answers 304 to a known tag.
 
-    Every answer to a member says the version of the kitchen it was given at.
+    Every answer to a member says the version of the kitchen it was given at, and how often it has
+    raised it itself: whoever knows the one before can tell whether others have changed something.
     """
 
     def __init__(self, get_response: Answer) -> None:
@@ -36,7 +38,10 @@ class Freshness:
         if kept and answer.status_code in (200, 304):
             answer["ETag"] = tag
             answer["Cache-Control"] = "private, no-cache"
-        answer[VERSION_HEADER] = str(member.kitchen.version)
+        # What was refused was undone, and its version with it.
+        if answer.status_code < HTTPStatus.BAD_REQUEST:
+            answer[VERSION_HEADER] = str(member.kitchen.version)
+            answer[RAISED_HEADER] = str(member.kitchen.raised)
         return answer
 
 

@@ -19,8 +19,8 @@ class Kitchen(models.Model):
     currency = models.CharField(max_length=3, default="EUR")
     version = models.PositiveBigIntegerField(default=1)
 
-    written = False
-    """Whether something of it was changed in this request, and `version` may yet be undone."""
+    raised = 0
+    """How often this request has raised the version; it may yet be undone."""
 
     def __str__(self) -> str:
         return self.name
@@ -37,7 +37,7 @@ class Kitchen(models.Model):
                 [self.pk],
             )
             (self.version,) = cursor.fetchone()
-        self.written = True
+        self.raised += 1
 
 
 class Member(models.Model):

@@ -30,7 +30,7 @@ def kept(most: int) -> Callable[[Reading[Key, Found]], Callable[Concatenate[Keep
 
         @wraps(read)
         def found(member: Keeper, /, *asked: Key.args, **named: Key.kwargs) -> Found:
-            if member.kitchen.written:
+            if member.kitchen.raised:
                 return read(member.kitchen_id, *asked, **named)
             version, day = member.kitchen.version, today()
             # They have to be hashable, which no type of theirs says.

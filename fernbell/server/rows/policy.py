@@ -22,11 +22,11 @@ class Role(models.TextChoices):
 class Versioned(Protocol):
     """What counts the writes in it: a kitchen.
 
-    `written` says that this request has changed something, so that what it reads may be undone.
+    `raised` says how often this request did, so that what it reads may yet be undone.
     """
 
     version: int
-    written: bool
+    raised: int
 
     def raise_version(self) -> None:
         """Say that something of it changes."""

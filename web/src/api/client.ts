@@ -2,6 +2,7 @@
 import createClient from 'openapi-fetch'
 
 import type { components, paths } from './schema'
+import { hear } from './version'
 
 type ProblemOut = components['schemas']['ProblemOut']
 export type FieldError = components['schemas']['FieldError']
@@ -48,6 +49,9 @@ for (const client of [api, anywhere]) {
     onRequest({ request }) {
       request.headers.set('X-CSRFToken', csrfToken())
       return request
+    },
+    onResponse({ response }) {
+      hear(response)
     },
   })
 }

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/vue-query'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
 
@@ -34,7 +35,10 @@ async function serve(request: Request): Promise<Response> {
 async function shown(start = 'a') {
   const id = ref(start)
   let draft: ReturnType<typeof useDraft<'molds'>> | undefined
+  let asksAnew = () => Promise.resolve()
   const screen = defineComponent(() => {
+    const client = useQueryClient()
+    asksAnew = () => client.invalidateQueries()
     draft = useDraft(
       'molds',
       () => id.value,
@@ -44,7 +48,7 @@ async function shown(start = 'a') {
   })
   mounted(screen)
   await settled()
-  return { id, draft: draft as NonNullable<typeof draft> }
+  return { id, draft: draft as NonNullable<typeof draft>, asksAnew }
 }
 
 function release() {
@@ -122,6 +126,27 @@ describe('useDraft', () => {
     await settled()
     expect(saves).toEqual([{ id: 'a', revision: 1, name: 'A, changed' }])
     expect(draft.draft.value?.name).toBe('Ring B')
+  })
+
+  it('takes what is drawn from under nobody’s hand, and shows theirs once it is saved', async () => {
+    const { draft, asksAnew } = await shown()
+    draft.preview({ note: 'half way' })
+    rows.set('a', { revision: 2, data: { ...(rows.get('a')?.data as MoldEntry), name: 'Theirs' } })
+    await asksAnew()
+    await settled()
+    expect(draft.draft.value).toMatchObject({ name: 'Ring A', note: 'half way' })
+    await draft.edit({ note: 'done' })
+    expect(draft.problem.value?.status).toBe(409)
+    await draft.reload()
+    expect(draft.draft.value?.name).toBe('Theirs')
+  })
+
+  it('shows what somebody else has saved where nothing is unsaved here', async () => {
+    const { draft, asksAnew } = await shown()
+    rows.set('a', { revision: 2, data: { ...(rows.get('a')?.data as MoldEntry), name: 'Theirs' } })
+    await asksAnew()
+    await settled()
+    expect(draft.draft.value?.name).toBe('Theirs')
   })
 
   it('shows a preview without saving it', async () => {

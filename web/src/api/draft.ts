@@ -41,7 +41,9 @@ export function useDraft<S extends Shelf>(
       problem.value = null
     }
     if (!saved || saved.id !== wanted) return
-    if (shown && (saving.value || problem.value)) return
+    // What is not saved yet, as while a drag is under way, is not taken from under the hand.
+    const unsaved = JSON.stringify(draft.value) !== JSON.stringify(base.value)
+    if (shown && (saving.value || problem.value || unsaved)) return
     if (shown && revisions.get(saved.id) !== saved.revision) foreign.value += 1
     const first = !shown
     shown = saved.id
@@ -106,6 +108,7 @@ export function useDraft<S extends Shelf>(
   async function reload() {
     problem.value = null
     pending = null
+    draft.value = base.value
     if (shown) dropUnsaved(shelf, shown)
     const { data } = await row.refetch()
     show(data as Full | undefined)

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 
 import { api, take } from '../api/client'
 import { forgetKnown } from '../api/known'
+import { forgetVersion } from '../api/version'
 import type { KitchenFacts, Preferences, Session } from '../api/types'
 import { preferences } from '../kit/units'
 
@@ -38,6 +39,7 @@ export function useSession() {
       mutationFn,
       onSuccess: (session: Session) => {
         forgetKnown()
+        forgetVersion()
         client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
         client.setQueryData(KEY, readAs(session))
         forgetOthers(session)
