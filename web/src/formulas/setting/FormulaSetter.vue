@@ -80,8 +80,9 @@ const change = (changed: Partial<FormulaEntry>) => {
       @change="change"
       @close="swapping = null"
     />
+    <!-- Its first demand is the dial of the job, once that is known. -->
     <FitDialog
-      v-if="fitted"
+      v-if="fitted && (job || !entry.job)"
       :id="id"
       :entry="entry"
       :job="job"
