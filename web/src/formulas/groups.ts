@@ -22,7 +22,7 @@ export function groupsOf(formulas: FormulaBrief[], last: string | null): Group[]
   return [...by]
     .map(([title, items]) => ({
       title,
-      items: items.sort((a, b) => a.name.localeCompare(b.name)),
+      items: items.sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
     }))
     .sort((a, b) => rank(a) - rank(b) || a.title.localeCompare(b.title))
 }

@@ -6,7 +6,7 @@ from typing import Protocol
 
 from fernbell.core.measures import words_of
 from fernbell.core.pantry.naming.names import MOST_CHOICES, Found, Named, Names, nearest
-from fernbell.core.pantry.naming.spelling import Sought, asked, asked_apart, asked_of
+from fernbell.core.pantry.naming.spelling import Sought, Words, asked, asked_apart, asked_of
 
 
 class Finder(Protocol):
@@ -44,20 +44,23 @@ class Lookup:
             definition.
         """
         found = self.having(asked(name, begun=begun), most).find(name, begun=begun, most=most)
-        if found.certain or (found.likely and not found.instead and not found.far):
+        if not _may_slip(found):
             return found
         words = words_of(name)
-        vocabulary = self.vocabulary() if words else ()
-        there = set(vocabulary)
-        right = tuple(word if word in there else nearest(word, vocabulary) for word in words)
+        right = self._righted(words)
         for one in (asked_of(right, begun=begun), asked_apart(right)):
             found = self.having(one, most).instead(words, right, begun=begun, most=most)
             if found.instead:
                 return found
         return found
 
+    def _righted(self, words: Words) -> Words:
+        vocabulary = self.vocabulary() if words else ()
+        there = set(vocabulary)
+        return tuple(word if word in there else nearest(word, vocabulary) for word in words)
+
     def together(self, names: Iterable[str]) -> "Lookup":
-        """The same, with what some names may mean looked at in one go.
+        """The same, with what some names may mean looked at in one go, and in another their slips.
 
         Args:
             names: as typed, shape (n,) [text].
@@ -66,12 +69,21 @@ class Lookup:
         Source:
             definition.
         """
-        asks = {asked(name) for name in names}
-        keys = frozenset(key for one in asks for key in one.keys)
-        holding = dict.fromkeys(words for one in asks for words in one.holding)
+        first = {name: asked(name) for name in names}
+        plain = self._ahead(first.values())
+        lost = (name for name in first if _may_slip(plain.having(first[name], 1).find(name)))
+        right = {self._righted(words_of(name)) for name in lost}
+        return plain._ahead(ask(words) for words in right for ask in (asked_of, asked_apart))
+
+    def _ahead(self, asks: Iterable[Sought]) -> "Lookup":
+        every = set(asks)
+        if not every:
+            return self
+        keys = frozenset(key for one in every for key in one.keys)
+        holding = dict.fromkeys(words for one in every for words in one.holding)
         read = self.having(Sought(keys, tuple(holding)), MOST_CHOICES)
         return replace(
-            self, having=lambda one, most: read if one in asks else self.having(one, most)
+            self, having=lambda one, most: read if one in every else self.having(one, most)
         )
 
     def held_in(self, container: str) -> tuple[Named, ...]:
@@ -85,3 +97,8 @@ class Lookup:
             definition.
         """
         return self.held(container).held_in(container)
+
+
+def _may_slip(found: Found) -> bool:
+    """Whether nothing holds all that was typed, so that a slip is looked for."""
+    return not found.certain and (not found.likely or bool(found.instead) or found.far)
