@@ -42,7 +42,15 @@ const stale = computed(() => {
   if (!problem) return undefined
   return problem.status === 0 ? 'the server does not answer.' : 'something in this one is refused.'
 })
-watch(work.dessert.row, (row) => row && know('formulas', row.made_of), { immediate: true })
+watch(
+  work.dessert.row,
+  (row) => {
+    if (!row) return
+    know('formulas', row.made_of)
+    know('molds', [{ id: row.mold, name: row.mold_name }])
+  },
+  { immediate: true },
+)
 const formulaOf = useKnown('formulas', () => formulasIn(work.view.value))
 
 useCommands(() => [
