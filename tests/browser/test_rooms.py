@@ -268,3 +268,19 @@ def test_a_make_up_tells_what_a_formula_contains(page: Page, demo: str) -> None:
     page.get_by_role("complementary").get_by_role("link", name="Quince, set").click()
     expect(inside).to_contain_text("unknown")
     expect(page.get_by_text("Unknown without Quince purée")).to_be_visible()
+
+
+def test_a_long_shelf_is_read_on_by_scrolling_and_a_word_finds_what_is_far(
+    page: Page, demo: str
+) -> None:
+    come_in(page, demo)
+    page.get_by_role("link", name="Pantry").click()
+    shelf = page.get_by_role("complementary", name="Every ingredient")
+    rows = shelf.get_by_role("listitem")
+    expect(rows).to_have_count(100)
+    rows.last.scroll_into_view_if_needed()
+    shelf.get_by_role("button", name="more: show some").scroll_into_view_if_needed()
+    expect(rows).to_have_count(200)
+    page.get_by_label("Find an ingredient").fill("yogurt")
+    expect(rows.first).to_contain_text("Yogurt")
+    expect(shelf.get_by_role("button", name="more: show some")).to_have_count(0)

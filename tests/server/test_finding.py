@@ -119,6 +119,17 @@ def test_changes_of_a_row_are_found_by_an_index(cook: Member) -> None:
     assert "Sort" not in plan
 
 
+def test_what_is_called_so_comes_page_by_page_without_a_row_twice(demo: Client) -> None:
+    path = "/api/ingredients?q=c&limit=20"
+    pages = [demo.get(f"{path}&offset={at}").json() for at in (0, 20, 40)]
+    assert {page["total"] for page in pages} == {pages[0]["total"]}
+    assert pages[0]["total"] > 60
+    names = [one["name"] for page in pages for one in page["items"]]
+    assert len(set(names)) == len(names) == 60
+    whole = demo.get("/api/ingredients?q=c&limit=60").json()["items"]
+    assert [one["name"] for one in whole] == names
+
+
 def test_a_page_of_some_keys_holds_those_of_the_kitchen_only(
     demo: Client, stranger: Member, as_member: object
 ) -> None:

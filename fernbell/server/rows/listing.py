@@ -44,10 +44,11 @@ def page(member: Keeper, shelf: Shelf[Any], asked: Listing) -> tuple[list[Brief]
 
 
 def _called(member: Keeper, shelf: Shelf[Any], asked: Listing) -> tuple[list[Brief], int]:
-    most = asked.offset + asked.limit
-    found = lookup(member, shelf, archived=asked.archived).find(asked.q, begun=True, most=most)
-    keys = [UUID(one.key) for one in (*found.certain, *found.likely)]
-    shown = keys[asked.offset : most]
+    # More than that nobody looks through, and as many for every page keep their order.
+    found = lookup(member, shelf, archived=asked.archived)
+    named = found.find(asked.q, begun=True, most=MOST_ROWS)
+    keys = [UUID(one.key) for one in (*named.certain, *named.likely)]
+    shown = keys[asked.offset : asked.offset + asked.limit]
     every = rows(member, shelf.model).filter(pk__in=shown)
     by_key = {row["id"]: row for row in shelf.listed(every)}
     return [by_key[key] for key in shown if key in by_key], len(keys)

@@ -33,7 +33,7 @@ const id = computed(() => {
 const work = useComposing(() => id.value)
 const making = ref(false)
 
-watch(work.dessert.missing, (missing) => missing && (gone.value = props.id))
+watch(work.dessert.missing, (missing) => missing && (gone.value = id.value))
 watch(id, (now) => now && localStorage.setItem(LAST, now), { immediate: true })
 
 /** Why the figures may be of an earlier drawing. */

@@ -43,6 +43,8 @@ watch(
   { immediate: true },
 )
 const formula = useFormula(id)
+/** The last one may be of another kitchen. */
+watch(formula.missing, (missing) => missing && !props.id && (last.value = null))
 const undo = useUndo(id, formula)
 const entry = computed(() => formula.draft.value)
 const reading = useReading(id, () => entry.value)
