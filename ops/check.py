@@ -4,6 +4,7 @@ import os
 import subprocess
 import time
 from collections.abc import Sequence
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from ops.install import PYTHON, WEB
@@ -30,9 +31,7 @@ AT_ONCE = ("-n", str(os.cpu_count() or 1), "--dist", "loadfile", "--durations", 
 def test(arguments: list[str]) -> int:
     """All checks and tests; with arguments, only pytest with them."""
     install_all(browser=True, dev=True)
-    failed = (
-        [] if arguments else [name for name, command, cwd in CHECKS if not _ok(name, command, cwd)]
-    )
+    failed = [] if arguments else _checked()
     with throwaway() as cluster:
         env = environment(cluster, "fernbell", demo=False)
         command = [BIN / "python", "-m", "pytest", *(arguments or AT_ONCE)]
@@ -44,6 +43,28 @@ def test(arguments: list[str]) -> int:
     return 0
 
 
+def _checked() -> list[str]:
+    """Run all checks, as many at once as there are cores; the names of those that failed."""
+
+    def check(one: tuple[str, Sequence[str | Path], Path]) -> bool:
+        name, command, cwd = one
+        begun = time.monotonic()
+        done = subprocess.run(
+            [str(part) for part in command],
+            cwd=cwd,
+            stdout=subprocess.PIPE,
+            stderr=subprocess.STDOUT,
+            text=True,
+            check=False,
+        )
+        _tell(f"— {name}\n{done.stdout}", name, done.returncode, begun)
+        return done.returncode == 0
+
+    with ThreadPoolExecutor(os.cpu_count()) as pool:
+        passed = list(pool.map(check, CHECKS))
+    return [name for (name, _, _), fine in zip(CHECKS, passed, strict=True) if not fine]
+
+
 def _ok(
     name: str, command: Sequence[str | Path], cwd: Path, env: dict[str, str] | None = None
 ) -> bool:
@@ -52,5 +73,10 @@ def _ok(
     done = subprocess.run(
         [str(part) for part in command], cwd=cwd, env={**os.environ, **(env or {})}, check=False
     )
-    say(f"  {name}: {'ok' if done.returncode == 0 else 'FAILED'}, {time.monotonic() - begun:.0f} s")
+    _tell("", name, done.returncode, begun)
     return done.returncode == 0
+
+
+def _tell(output: str, name: str, code: int, begun: float) -> None:
+    took = time.monotonic() - begun
+    say(f"{output}  {name}: {'ok' if code == 0 else 'FAILED'}, {took:.0f} s")

@@ -83,10 +83,12 @@ def settled(book: Book, keys: Iterable[str], *, altitude_m: float = 0.0) -> Book
     """
     if all(one.losses.cooked_to is None for one in book.formulas):
         return book
-    made = compose(book, keys, altitude_m=altitude_m)
+    wanted = building_order(book, keys)
+    until = [key for key in wanted if book.formula(key).losses.cooked_to is not None]
+    made = compose(book, until, altitude_m=altitude_m)
 
     def settle(formula: Formula) -> Formula:
-        if formula.losses.cooked_to is None or formula.key not in made:
+        if formula.key not in until:
             return formula
         share = made[formula.key].cooking.percent
         return replace(formula, losses=replace(formula.losses, cooking_percent=share))

@@ -64,13 +64,14 @@ class Migration(migrations.Migration):
             index=django.contrib.postgres.indexes.GinIndex(
                 models.F("kitchen"),
                 django.contrib.postgres.indexes.OpClass("words", "gin_trgm_ops"),
+                fastupdate=False,
                 name="dessert_by_word",
             ),
         ),
         migrations.AddIndex(
             model_name="dessert",
             index=django.contrib.postgres.indexes.GinIndex(
-                models.F("kitchen"), models.F("keys"), name="dessert_by_key"
+                models.F("kitchen"), models.F("keys"), fastupdate=False, name="dessert_by_key"
             ),
         ),
         migrations.AddIndex(
@@ -94,13 +95,14 @@ class Migration(migrations.Migration):
             index=django.contrib.postgres.indexes.GinIndex(
                 models.F("kitchen"),
                 django.contrib.postgres.indexes.OpClass("words", "gin_trgm_ops"),
+                fastupdate=False,
                 name="stack_by_word",
             ),
         ),
         migrations.AddIndex(
             model_name="stack",
             index=django.contrib.postgres.indexes.GinIndex(
-                models.F("kitchen"), models.F("keys"), name="stack_by_key"
+                models.F("kitchen"), models.F("keys"), fastupdate=False, name="stack_by_key"
             ),
         ),
     ]

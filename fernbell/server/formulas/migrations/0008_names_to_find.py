@@ -50,13 +50,14 @@ class Migration(migrations.Migration):
             index=django.contrib.postgres.indexes.GinIndex(
                 models.F("kitchen"),
                 django.contrib.postgres.indexes.OpClass("words", "gin_trgm_ops"),
+                fastupdate=False,
                 name="formula_by_word",
             ),
         ),
         migrations.AddIndex(
             model_name="formula",
             index=django.contrib.postgres.indexes.GinIndex(
-                models.F("kitchen"), models.F("keys"), name="formula_by_key"
+                models.F("kitchen"), models.F("keys"), fastupdate=False, name="formula_by_key"
             ),
         ),
     ]
