@@ -45,38 +45,33 @@ def test(arguments: list[str]) -> int:
 
 def _checked() -> list[str]:
     """Run all checks, as many at once as there are cores; the names of those that failed."""
-
-    def check(one: tuple[str, Sequence[str | Path], Path]) -> bool:
-        name, command, cwd = one
-        begun = time.monotonic()
-        done = subprocess.run(
-            [str(part) for part in command],
-            cwd=cwd,
-            stdout=subprocess.PIPE,
-            stderr=subprocess.STDOUT,
-            text=True,
-            check=False,
-        )
-        _tell(f"— {name}\n{done.stdout}", name, done.returncode, begun)
-        return done.returncode == 0
-
     with ThreadPoolExecutor(os.cpu_count()) as pool:
-        passed = list(pool.map(check, CHECKS))
-    return [name for (name, _, _), fine in zip(CHECKS, passed, strict=True) if not fine]
+        passed = pool.map(lambda one: _ok(*one, aside=True), CHECKS)
+        return [name for (name, _, _), fine in zip(CHECKS, passed, strict=True) if not fine]
 
 
 def _ok(
-    name: str, command: Sequence[str | Path], cwd: Path, env: dict[str, str] | None = None
+    name: str,
+    command: Sequence[str | Path],
+    cwd: Path,
+    env: dict[str, str] | None = None,
+    *,
+    aside: bool = False,
 ) -> bool:
-    say(f"— {name}")
+    """Run a command; what it says comes as it is said, or all of it at the end where `aside`."""
+    if not aside:
+        say(f"— {name}")
     begun = time.monotonic()
     done = subprocess.run(
-        [str(part) for part in command], cwd=cwd, env={**os.environ, **(env or {})}, check=False
+        [str(part) for part in command],
+        cwd=cwd,
+        env={**os.environ, **(env or {})},
+        stdout=subprocess.PIPE if aside else None,
+        stderr=subprocess.STDOUT if aside else None,
+        text=True,
+        check=False,
     )
-    _tell("", name, done.returncode, begun)
+    said = f"— {name}\n{done.stdout}" if aside else ""
+    verdict = "ok" if done.returncode == 0 else "FAILED"
+    say(f"{said}  {name}: {verdict}, {time.monotonic() - begun:.0f} s")
     return done.returncode == 0
-
-
-def _tell(output: str, name: str, code: int, begun: float) -> None:
-    took = time.monotonic() - begun
-    say(f"{output}  {name}: {'ok' if code == 0 else 'FAILED'}, {took:.0f} s")

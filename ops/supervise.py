@@ -31,6 +31,7 @@ class Child:
     deaths: int = 0
     process: subprocess.Popen[bytes] | None = None
     _stopping: threading.Event = field(default_factory=threading.Event)
+    _turn: threading.Lock = field(default_factory=threading.Lock)
     _watch: threading.Thread | None = None
 
     @property
@@ -48,9 +49,10 @@ class Child:
 
     def stop(self) -> None:
         """End it, and what watches it."""
-        self._stopping.set()
-        if self.process:
-            self.process.terminate()
+        with self._turn:
+            self._stopping.set()
+            if self.process:
+                self.process.terminate()
         if self._watch:
             self._watch.join()
 
@@ -76,10 +78,13 @@ class Child:
             if time.monotonic() - begun > STEADY_S:
                 pause = self.first_pause_s
             complain(f"The {self.name} ended ({code}); it is started again. See {self.log}.")
-            if self._stopping.wait(pause):
-                return
+            self._stopping.wait(pause)
             pause = min(2 * pause, LONGEST_PAUSE_S)
-            self._launch()
+            # Whoever stops it meanwhile ends the one that runs, and no other is begun.
+            with self._turn:
+                if self._stopping.is_set():
+                    return
+                self._launch()
 
 
 @contextlib.contextmanager

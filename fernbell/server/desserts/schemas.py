@@ -8,8 +8,8 @@ from pydantic import Field, TypeAdapter, model_validator
 
 from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
 from fernbell.core.errors import OutOfRange
-from fernbell.core.formulas import usual_rule
 from fernbell.server.desserts.models import Dessert
+from fernbell.server.formulas.schemas import FormulaLook
 from fernbell.server.molds.schemas import Shape
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
@@ -67,22 +67,6 @@ class DessertBrief(RowOut):
     """A dessert in the list."""
 
     count: int
-
-
-class FormulaLook(Schema):
-    """How a formula is called and drawn, and what it usually does."""
-
-    id: UUID
-    name: str
-    kind: str
-    flavor: str
-    color: str
-    does: str
-
-    @staticmethod
-    def resolve_does(row: Any) -> str:
-        """The usual rule of its kind."""
-        return usual_rule(row.kind)
 
 
 class DessertOut(DessertBrief):

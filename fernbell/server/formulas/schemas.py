@@ -139,12 +139,14 @@ class LineOut(Schema):
         return str(line.ingredient or line.nested)
 
 
-class FormulaHead(RowOut):
-    """What every formula shows; `does` is what its kind usually does in a dessert.
+class FormulaLook(Schema):
+    """How a formula is called and drawn; `does` is what its kind usually does in a dessert.
 
     `flavor` is the color chosen for it, `color` that of what it is mostly made of.
     """
 
+    id: UUID
+    name: str
     kind: str
     flavor: str
     color: str
@@ -154,6 +156,10 @@ class FormulaHead(RowOut):
     def resolve_does(row: Any) -> str:
         """The usual rule of its kind."""
         return usual_rule(row.kind)
+
+
+class FormulaHead(FormulaLook, RowOut):
+    """What every formula shows."""
 
 
 class FormulaBrief(FormulaHead):

@@ -26,6 +26,11 @@ def price_today(packs: list[dict[str, Any]] | None) -> float | None:
     return price_per_kg(_PACKS.validate_python(packs), today()) if packs else None
 
 
+def counted_in(pieces: list[dict[str, Any]]) -> str:
+    """The unit it is usually counted in, and what one weighs; '' where it is never counted."""
+    return "{name}, {mass_g:g} g".format(**pieces[0]) if pieces else ""
+
+
 def ingredient_of(
     key: str,
     name: str,

@@ -17,7 +17,7 @@ from django.db.models import (
 )
 
 from fernbell.core.pantry.naming import Named
-from fernbell.server.pantry.assemble import MEASURED, as_measured, price_today
+from fernbell.server.pantry.assemble import MEASURED, as_measured, counted_in, price_today
 from fernbell.server.pantry.models import Ingredient, Usual
 from fernbell.server.pantry.schemas import IngredientIn
 from fernbell.server.rows.policy import Keeper
@@ -57,8 +57,7 @@ def listed(found: QuerySet[Any]) -> list[Brief]:
 
 
 def _brief(pieces: list[dict[str, Any]], packs: list[dict[str, Any]], **row: Any) -> Brief:
-    counted = "{name}, {mass_g:g} g".format(**pieces[0]) if pieces else ""
-    return {**row, "counted": counted, "price_per_kg": price_today(packs)}
+    return {**row, "counted": counted_in(pieces), "price_per_kg": price_today(packs)}
 
 
 UNKNOWN = {"density_g_ml": "density", "make_up": "make-up", "allergens": "allergens"}

@@ -21,7 +21,7 @@ from fernbell.core.pantry import (
     check_allergens,
 )
 from fernbell.server.pantry import usual
-from fernbell.server.pantry.assemble import price_today
+from fernbell.server.pantry.assemble import counted_in, price_today
 from fernbell.server.pantry.models import MOST_OTHER_NAMES
 from fernbell.server.rows.schemas import Entry, Name, RowOut, Text
 
@@ -104,7 +104,7 @@ class IngredientOut(IngredientBrief):
     @staticmethod
     def resolve_counted(row: Any) -> str:
         """The unit it is usually counted in, and what one weighs."""
-        return "{name}, {mass_g:g} g".format(**row.pieces[0]) if row.pieces else ""
+        return counted_in(row.pieces)
 
     @staticmethod
     def resolve_made_up(row: Any) -> bool:

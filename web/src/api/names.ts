@@ -1,10 +1,9 @@
 /** Names and measures as this kitchen says them. */
 import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
 
 import { api, take } from './client'
-import { nextOffset, useReread } from './shelves'
-import type { Usual } from './types'
+import { nextOffset, read, useReread } from './shelves'
+import type { Lacking, LackingPage, Usual } from './types'
 
 /** A number typed with a fraction or in another unit, in the unit it is kept in. */
 export async function readMeasure(text: string, kept: string, shown: string): Promise<number> {
@@ -25,14 +24,13 @@ export function useLacking() {
     shallow: true,
     queryKey: ['ingredients', 'list', 'lacking'],
     queryFn: ({ pageParam }) =>
-      take(api.GET('/api/ingredients/lacking', { params: { query: { offset: pageParam } } })),
+      take<LackingPage>(
+        api.GET('/api/ingredients/lacking', { params: { query: { offset: pageParam } } }),
+      ),
     initialPageParam: 0,
     getNextPageParam: nextOffset,
   })
-  const pages = computed(() => query.data.value?.pages ?? [])
-  const lacking = computed(() => pages.value.flatMap((one) => one.items))
-  const left = computed(() => (pages.value.at(-1)?.total ?? 0) - lacking.value.length)
-  return { lacking, left, more: () => void query.fetchNextPage() }
+  return read<Lacking, LackingPage>(query)
 }
 
 /** Give names and bare words a meaning; whatever names ingredients is read anew. */

@@ -2378,7 +2378,9 @@ export interface components {
         };
         /**
          * FormulaLook
-         * @description How a formula is called and drawn, and what it usually does.
+         * @description How a formula is called and drawn; `does` is what its kind usually does in a dessert.
+         *
+         *     `flavor` is the color chosen for it, `color` that of what it is mostly made of.
          */
         FormulaLook: {
             /** Color */

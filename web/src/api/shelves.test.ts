@@ -3,7 +3,7 @@ import { afterEach, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 
 import { ingredient, json, mounted, serveWith, settled } from '../testing/kitchen'
-import { useRows, useWrites } from './shelves'
+import { useRow, useRows, useWrites } from './shelves'
 
 enableAutoUnmount(afterEach)
 afterEach(() => vi.unstubAllGlobals())
@@ -67,4 +67,24 @@ it('asks for the list again where a row has another name and so another place', 
   await wrapper.get('button').trigger('click')
   await settled()
   expect(lists).toHaveLength(2)
+})
+
+it('asks anew for a row that names one that was written', async () => {
+  const asked: string[] = []
+  serveWith((request) => {
+    if (request.method === 'PUT') return json(200, { ...AGAR, name: 'Agar-agar' })
+    asked.push(new URL(request.url).pathname)
+    return json(200, { id: 'f', name: 'Jelly', archived: false, revision: 1, lines: [] })
+  })
+  const Jelly = defineComponent(() => {
+    const row = useRow('formulas', 'f')
+    const { change } = useWrites('ingredients')
+    const press = () => change.mutateAsync({ id: AGAR.id, revision: 1, data: {} as never })
+    return () => h('button', { onClick: press }, row.data.value?.name)
+  })
+  const wrapper = mounted(Jelly)
+  await settled()
+  await wrapper.get('button').trigger('click')
+  await settled()
+  expect(asked).toEqual(['/api/formulas/f', '/api/formulas/f'])
 })

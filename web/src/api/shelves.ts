@@ -89,6 +89,19 @@ export const nextOffset = <Row>(_: Page<Row>, pages: Page<Row>[]) => {
   return last?.items.length && read < last.total ? read : undefined
 }
 
+interface Paged<Row, Of extends Page<Row>> {
+  data: { value: InfiniteData<Of> | undefined }
+  fetchNextPage: () => unknown
+}
+
+/** What was read page by page: all rows so far, how many are left, and the way to read on. */
+export function read<Row, Of extends Page<Row>>({ data, fetchNextPage }: Paged<Row, Of>) {
+  const pages = computed(() => data.value?.pages ?? [])
+  const rows = computed(() => pages.value.flatMap((one) => one.items))
+  const left = computed(() => Math.max(0, (pages.value.at(-1)?.total ?? 0) - rows.value.length))
+  return { pages, rows, left, more: () => void fetchNextPage() }
+}
+
 /** A shelf page by page; `more` reads the next page. */
 export function useRows<S extends Shelf>(
   shelf: S,
@@ -105,10 +118,7 @@ export function useRows<S extends Shelf>(
     placeholderData: keepPreviousData,
     enabled,
   })
-  const pages = computed(() => query.data.value?.pages ?? [])
-  const rows = computed(() => pages.value.flatMap((one) => one.items))
-  const left = computed(() => Math.max(0, (pages.value.at(-1)?.total ?? 0) - rows.value.length))
-  return { ...query, rows, left, more: () => void query.fetchNextPage() }
+  return { ...query, ...read<Shelves[S]['brief'], Page<Shelves[S]['brief']>>(query) }
 }
 
 export function useRow<S extends Shelf>(shelf: S, id: MaybeRefOrGetter<string | undefined>) {
@@ -129,8 +139,7 @@ export function useHistory(shelf: Shelf, id: string) {
     initialPageParam: 0,
     getNextPageParam: nextOffset,
   })
-  const changes = computed(() => query.data.value?.pages.flatMap((one) => one.items) ?? [])
-  return { changes, hasMore: query.hasNextPage, more: () => void query.fetchNextPage() }
+  return read<Change, Page<Change>>(query)
 }
 
 /** Reads the rows of a shelf anew, after they were changed by another way than the writes here. */
@@ -190,6 +199,10 @@ export function useWrites<S extends Shelf>(shelf: S) {
     void (changed ? patchLists(row) : readListAnew())
     void client.invalidateQueries({ queryKey: [shelf, 'history', row.id] })
     void client.invalidateQueries({ queryKey: ['worked out'] })
+    // Other rows name this one: a formula its ingredients, a dessert its mold.
+    void client.invalidateQueries({
+      predicate: ({ queryKey: [, what, id] }) => what === 'one' && id !== row.id,
+    })
   }
   const write = <Given>(mutationFn: (given: Given) => Promise<Full>, changed = false) =>
     useMutation({ mutationFn, onSuccess: (row: Full) => settle(row, changed) })

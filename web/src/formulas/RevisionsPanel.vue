@@ -118,7 +118,7 @@ async function mark(one: Revision, change: { name?: string; good?: boolean }) {
       {{ whole ? 'Show the last ones' : 'Show more' }}
     </button>
     <button
-      v-if="whole && revisions.hasMore.value"
+      v-if="whole && revisions.left.value"
       type="button"
       class="deed small"
       @click="revisions.more"

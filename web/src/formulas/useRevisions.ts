@@ -3,7 +3,7 @@ import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@t
 import { computed, ref } from 'vue'
 
 import { api, refusalOf, take } from '../api/client'
-import { nextOffset } from '../api/shelves'
+import { nextOffset, read } from '../api/shelves'
 import type { Comparison, Revision, Revisions } from '../api/types'
 
 const at = (id: string, revision: number) => ({ params: { path: { row_id: id, revision } } })
@@ -24,8 +24,7 @@ export function useRevisions(id: () => string | undefined, revision: () => numbe
     enabled: () => Boolean(id()),
     placeholderData: keepPreviousData,
   })
-  const pages = computed(() => query.data.value?.pages ?? [])
-  const newest = computed(() => pages.value.flatMap((one) => one.items))
+  const { pages, rows: newest, left, more } = read<Revision, Revisions>(query)
   /** With a name or of a good batch, however old. */
   const marked = computed(() =>
     (pages.value[0]?.marked ?? []).filter(
@@ -45,8 +44,8 @@ export function useRevisions(id: () => string | undefined, revision: () => numbe
   return {
     newest,
     marked,
-    hasMore: query.hasNextPage,
-    more: () => void query.fetchNextPage(),
+    left,
+    more,
     mark,
   }
 }

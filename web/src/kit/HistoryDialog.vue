@@ -8,7 +8,7 @@ import { dayAndClock } from './format'
 
 const props = defineProps<{ shelf: Shelf; id: string; name: string }>()
 const emit = defineEmits<{ close: [] }>()
-const { changes, hasMore, more } = useHistory(props.shelf, props.id)
+const { rows: changes, left, more } = useHistory(props.shelf, props.id)
 
 function said(value: unknown): string {
   return value === null || value === undefined || value === '' ? 'nothing' : String(value)
@@ -45,7 +45,7 @@ function sentence(field: string, pair: Change['fields'][string]): string {
         </span>
       </li>
     </ol>
-    <button v-if="hasMore" type="button" class="deed small" @click="more">Earlier</button>
+    <button v-if="left" type="button" class="deed small" @click="more">Earlier</button>
   </Modal>
 </template>
 

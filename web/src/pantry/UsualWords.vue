@@ -10,7 +10,7 @@ import TextField from '../kit/TextField.vue'
 defineProps<{ disabled: boolean }>()
 const naming = useNaming()
 const usual = useUsual()
-const { lacking, left, more } = useLacking()
+const { rows: lacking, left, more } = useLacking()
 const word = ref('')
 const fresh = ref<string>()
 const refusal = ref('')
