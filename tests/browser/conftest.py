@@ -1,6 +1,7 @@
 """The real interface in headless Chromium, against a live server."""
 
 import os
+import time
 from typing import Any
 
 import pytest
@@ -73,15 +74,16 @@ def requests_under_way(context: BrowserContext) -> set[Request]:
     return under_way
 
 
+IDLE = "() => new Promise((done) => requestIdleCallback(done, { timeout: 200 }))"
+
+
 def settle(page: Page, under_way: set[Request]) -> None:
-    """Wait until nothing has been under way for a moment."""
-    quiet = 0
-    for _ in range(200):
-        page.wait_for_timeout(50)
+    """Wait until nothing is under way and the page, idle again, has asked for nothing more."""
+    quiet, end = 0, time.monotonic() + 10
+    while quiet < 3:
+        assert time.monotonic() < end, f"requests never ended: {[one.url for one in under_way]}"
+        page.evaluate(IDLE)
         quiet = 0 if under_way else quiet + 1
-        if quiet == 3:
-            return
-    raise AssertionError(f"requests never ended: {[one.url for one in under_way]}")
 
 
 UNFOLDED = ("reading.does", "reading.contains", "reading.costs", "losses", "scale", "used")
