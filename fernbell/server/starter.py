@@ -20,7 +20,10 @@ def stock(member: Member) -> tuple[dict[str, Ingredient], dict[str, Mold]]:
     """Put the common ingredients and molds on a kitchen's shelves; rows by slug."""
     owner = {"kitchen_id": member.kitchen_id, "changed_by": member.user}
     ingredients = {one.ingredient.key: Ingredient(**owner, **_fields(one)) for one in STOCKS}
-    molds = {mold.slug: Mold(**owner, name=mold.name, shape=asdict(mold.mold)) for mold in MOLDS}
+    molds = {
+        one.slug: Mold(**owner, name=one.name, shape=asdict(one.mold), cavities=one.cavities)
+        for one in MOLDS
+    }
     Ingredient.objects.bulk_create(ingredients.values())
     Usual.objects.bulk_create(
         Usual(kitchen_id=member.kitchen_id, word=word, ingredient=ingredients[slug])

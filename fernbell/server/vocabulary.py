@@ -18,7 +18,7 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.heat import POLYOLS
 from fernbell.core.measures import SCALES, SHORT_SCALES
-from fernbell.core.molds import FORMS, Alternatives
+from fernbell.core.molds import CAVITIES, FORMS, UNITS, Alternatives
 from fernbell.core.pantry import (
     ALLERGENS,
     CHOCOLATES,
@@ -57,7 +57,11 @@ class FieldOut(Schema):
 
 
 class TableOut(Schema):
-    """A field of several rows; `kept` names what a new row has from the one before."""
+    """A field of several rows; `kept` names what a new row has from the one before.
+
+    `rises` says that the first number rises from row to row; `across` and `up` name the numbers
+    that place its point, the first divided by `per`.
+    """
 
     name: str
     label: str
@@ -65,14 +69,26 @@ class TableOut(Schema):
     fewest: int
     most: int
     kept: list[str]
+    rises: bool
+    across: str
+    up: str
+    per: float
+
+
+class StartOut(Schema):
+    """What a new mold is until it is measured, under the name it is asked for by."""
+
+    name: str
+    shape: Shape
 
 
 class FormOut(Schema):
-    """A form of mold, with what a new one is until it is measured."""
+    """A form of mold, with the molds it is begun from; from a file where it is not entered."""
 
     form: str
     title: str
-    first: Shape
+    starts: list[StartOut]
+    from_file: bool
     fields: list[FieldOut]
     choices: list[Alternatives]
     tables: list[TableOut]
@@ -216,6 +232,8 @@ class HouseOut(Schema):
     ways: list[WayOut]
     drawn: list[DrawnLayer]
     forms: list[FormOut]
+    cavities: FieldOut
+    mesh_units: list[str]
 
 
 HOUSE = HouseOut.model_validate(
@@ -258,6 +276,8 @@ HOUSE = HouseOut.model_validate(
         "ways": [way.words for way in WAYS],
         "drawn": DRAWN,
         "forms": [form.words() for form in FORMS],
+        "cavities": CAVITIES,
+        "mesh_units": list(UNITS),
     },
     from_attributes=True,
 )

@@ -1,10 +1,14 @@
 """Desserts drawn at random for property tests, sensible and senseless ones alike."""
 
+from dataclasses import replace
+from typing import get_args
+
 from hypothesis import strategies as st
 
 from fernbell.core.desserts import (
     Band,
     Base,
+    Built,
     Coat,
     Dessert,
     Fill,
@@ -12,19 +16,26 @@ from fernbell.core.desserts import (
     Grid,
     Insert,
     Layer,
+    Lining,
     Part,
-    Wedges,
+    Portions,
+    Tier,
+    portions_for,
 )
 from fernbell.core.molds import Frame, Mold, Ring
+from tests.core.solids import SOLIDS
 
 WITH_DENSITY = st.sampled_from(["syrup", "jelly", "sponge", "mousse", "glaze"])
+OTHERS = [one for one in SOLIDS if not isinstance(one, Ring | Frame)]
 ANY_FORMULA = st.one_of(WITH_DENSITY, st.just("riddle"))
 
 
 @st.composite
 def molds(draw: st.DrawFn) -> Mold:
-    """A ring or a frame a kitchen might own."""
+    """A mold a kitchen might own: every other one a ring or a frame."""
     height = draw(st.floats(20, 90))
+    if draw(st.booleans()):
+        return draw(st.sampled_from(OTHERS))
     if draw(st.booleans()):
         return Ring(draw(st.floats(60, 400)), height)
     length, width = draw(st.floats(100, 600)), draw(st.floats(100, 400))
@@ -34,8 +45,8 @@ def molds(draw: st.DrawFn) -> Mold:
 @st.composite
 def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tuple[Part, ...]:
     """Any parts of any measures; only what is narrower than a frame allows is left out."""
-    plan = mold.plan
-    shortest = plan.length_mm - min(plan.length_mm, plan.width_mm)
+    plan = mold.from_above
+    shortest = plan.length_mm - 2 * plan.room_mm
     across = st.floats(shortest + 5, plan.length_mm + 60)
     heights = st.floats(0.5, mold.height_mm)
     drawn: list[Part] = []
@@ -48,6 +59,10 @@ def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tupl
         )
         lift = draw(st.floats(0, mold.height_mm))
         drawn.append(Insert(f"heart{i}", layers, draw(across), lift))
+    if draw(st.booleans()):
+        drawn.append(Lining("lining", draw(formulas), draw(st.floats(0.5, 2))))
+    for i in range(draw(st.integers(0, 2))):
+        drawn.append(Tier(f"tier{i}", draw(formulas), draw(heights)))
     if draw(st.booleans()):
         level = draw(st.none() | st.floats(1, mold.height_mm + 20))
         drawn.append(Fill("fill", draw(formulas), level))
@@ -70,8 +85,9 @@ def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tupl
 def desserts(draw: st.DrawFn, formulas: st.SearchStrategy[str] = ANY_FORMULA) -> Dessert:
     """A dessert with any parts in any mold."""
     mold = draw(molds())
-    if isinstance(mold, Ring):
-        portions: Wedges | Grid = Wedges(draw(st.integers(1, 24)))
+    if mold.symmetry == "rectangular":
+        portions: Portions = Grid(draw(st.integers(1, 12)), draw(st.integers(1, 8)))
     else:
-        portions = Grid(draw(st.integers(1, 12)), draw(st.integers(1, 8)))
-    return Dessert("Drawn", mold, draw(parts(mold, formulas)), portions)
+        portions = replace(portions_for(mold), count=draw(st.integers(1, 24)))
+    built = draw(st.sampled_from(get_args(Built)))
+    return Dessert("Drawn", mold, draw(parts(mold, formulas)), portions, built)

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import assume, given, settings
 
 from fernbell.core.desserts import (
     Base,
@@ -11,6 +11,7 @@ from fernbell.core.desserts import (
     Fill,
     Insert,
     Layer,
+    Lining,
     Stage,
     Wedges,
     drawn_in,
@@ -81,7 +82,9 @@ def test_every_shape_of_the_cut_is_built_once_and_stands_at_the_end(dessert: Des
 @settings(max_examples=60)
 @given(desserts(WITH_DENSITY))
 def test_upside_down_changes_the_order_and_nothing_else(dessert: Dessert) -> None:
-    upright, _ = solve(dessert, BOOK, 3)
+    lined = any(isinstance(part, Lining) for part in dessert.parts)
+    assume(dessert.mold.is_upright and not lined)
+    upright, _ = solve(replace(dessert, built="upright"), BOOK, 3)
     turned, _ = solve(replace(dessert, built="upside down"), BOOK, 3)
     for part, other in zip(upright.parts, turned.parts, strict=True):
         assert (part.make and part.make.value) == (other.make and other.make.value)

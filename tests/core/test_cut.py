@@ -24,7 +24,7 @@ from fernbell.core.desserts import (
 )
 from fernbell.core.desserts.proposals import portions_for
 from fernbell.core.errors import CoreError
-from fernbell.core.molds import Frame, Mold, Plan, Ring, disc
+from fernbell.core.molds import Frame, Mold, Ring, RoundedBox, disc
 from tests.core.kitchen import BOOK, entremet
 from tests.core.outside.test_second_opinion import polygon_area
 
@@ -92,7 +92,7 @@ def test_the_knife_begins_at_twelve_and_passes_between_the_garnish() -> None:
             turned = math.atan2(x, y)
             away = [abs(math.remainder(turned - math.atan2(*end), 2 * math.pi)) for _, end in cuts]
             assert min(away) == pytest.approx(math.pi / count, abs=1e-3)
-    lines, _ = Grid(2, 2).knife(Plan(300, 200))
+    lines, _ = Grid(2, 2).knife(RoundedBox(300, 200))
     assert lines == (((0, -100), (0, 100)), ((-150, 0), (150, 0)))
 
 
@@ -153,11 +153,11 @@ def test_in_another_mold_the_gap_to_the_wall_is_kept(mold: Mold) -> None:
     there = refit(entremet(), mold)
     assert solve(there, BOOK)[0].portions == there.portions.count
     gaps = [
-        (mold.plan.length_mm - part.across_mm) / 2
+        (mold.from_above.length_mm - part.across_mm) / 2
         for part in there.parts
         if isinstance(part, Base | Insert)
     ]
-    if mold.plan.length_mm >= 160:
+    if mold.from_above.length_mm >= 160:
         assert gaps == [15, 5]
     assert all(gap > 0 for gap in gaps)
 

@@ -10,8 +10,8 @@ from fernbell.core.errors import MoldOverflow, OutOfRange
 from fernbell.core.molds import (
     Frame,
     Mold,
-    Plan,
     Ring,
+    RoundedBox,
     clearance,
     depth_working,
     disc,
@@ -80,9 +80,9 @@ def test_depths_outside_the_mold_are_refused() -> None:
 
 
 def test_a_sharp_corner_comes_nearer_to_a_round_wall_than_the_sides_do() -> None:
-    square = Plan(100, 100)
+    square = RoundedBox(100, 100)
     assert clearance(square, disc(160)) == pytest.approx(80 - 50 * math.sqrt(2))
-    assert clearance(square, Plan(160, 160)) == pytest.approx(30)
+    assert clearance(square, RoundedBox(160, 160)) == pytest.approx(30)
 
 
 @given(molds())

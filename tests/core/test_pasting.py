@@ -153,5 +153,5 @@ def test_every_kind_does_something_a_dessert_knows() -> None:
     assert {rule for kind in KINDS.values() for rule in kind.does} == known
     assert usual_rule("mousse") == "fill"
     assert usual_rule("soup") == ""
-    assert {usual_rule(usual_kind(rule)) for rule in known} == known
+    assert all(rule in KINDS[usual_kind(rule)].does for rule in known)
     assert usual_kind("soup") == ""

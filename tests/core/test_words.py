@@ -1,13 +1,16 @@
 """What a screen is told of rules and forms is so: fields, handles, how many rows."""
 
+import math
+from collections.abc import Sequence
 from dataclasses import replace
+from typing import Any
 
 import pytest
 
 from fernbell.core.desserts import RULES, WAYS, Dessert, Fill, Part, Wedges, propose, refit
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field
-from fernbell.core.molds import FORMS, Mold, Ring
+from fernbell.core.molds import FORMS, Mold, Ring, WallPoint
 
 EVERY_RULE = pytest.mark.parametrize("rule", RULES, ids=lambda rule: rule.words.rule)
 EVERY_FORM = pytest.mark.parametrize("form", FORMS, ids=lambda form: form.words().form)
@@ -26,7 +29,8 @@ def test_a_handle_drags_a_field_of_the_part_or_of_its_layer(rule: type[Part]) ->
 def test_a_new_mold_stands_in_the_limits_of_its_fields(form: type[Mold]) -> None:
     words = form.words()
     for field in words.fields:
-        field.check(getattr(words.first, field.name))
+        for start in words.starts:
+            field.check(getattr(start.shape, field.name))
 
 
 @EVERY_FORM
@@ -36,7 +40,7 @@ def test_what_a_field_allows_is_allowed_and_no_more(form: type[Mold]) -> None:
             field.check(value)
         for value in (field.least - BEYOND, (field.most or 0) + BEYOND):
             with pytest.raises(CoreError):
-                replace(form.words().first, **{field.name: value})
+                replace(form.words().starts[0].shape, **{field.name: value})
 
 
 @EVERY_RULE
@@ -73,16 +77,27 @@ def ends(field: Field) -> tuple[float, float]:
 def test_a_table_has_as_many_rows_as_it_says(form: type[Mold]) -> None:
     words = form.words()
     for table in words.tables:
-        rows = getattr(words.first, table.name)
-        above = [
-            replace(rows[-1], height_mm=rows[-1].height_mm + step / 10, radius_mm=0)
-            for step in range(1, table.most)
-        ]
+        first = words.starts[0].shape
+        rows = getattr(first, table.name)
         for number in (table.fewest, table.most):
-            replace(words.first, **{table.name: (*rows, *above)[:number]})
+            replace(first, **{table.name: so_many(rows, number)})
         for number in (table.fewest - 1, table.most + 1):
             with pytest.raises(CoreError, match=f"{table.fewest} to {table.most}"):
-                replace(words.first, **{table.name: (*rows, *above)[:number]})
+                replace(first, **{table.name: so_many(rows, number)})
+
+
+def so_many(rows: Sequence[Any], number: int) -> tuple[Any, ...]:
+    """Rows that go on as a wall goes up, or the corners of a regular outline."""
+    if not isinstance(rows[-1], WallPoint):
+        turns = (2 * math.pi * step / max(number, 1) for step in range(number))
+        return tuple(
+            replace(rows[0], x_mm=90 * math.cos(turn), y_mm=90 * math.sin(turn)) for turn in turns
+        )
+    above = (
+        replace(rows[-1], height_mm=rows[-1].height_mm + step / 10, radius_mm=0)
+        for step in range(1, number)
+    )
+    return (*rows, *above)[:number]
 
 
 def test_a_ring_of_just_twelve_centimeters_is_no_individual() -> None:

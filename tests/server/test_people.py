@@ -43,7 +43,7 @@ class TestFirstVisit:
         client = Client()
         post(client, "/api/session/first-chef", {**FOUNDING, "starter": True})
         assert client.get("/api/ingredients").json()["total"] >= 60
-        assert client.get("/api/molds").json()["total"] == 5
+        assert client.get("/api/molds").json()["total"] == 50
 
     @pytest.mark.parametrize("password", ["short", "password12", ""])
     def test_a_weak_password_is_refused_and_nothing_is_founded(

@@ -35,6 +35,7 @@ FOR_VISITORS = {
 }
 READING = {
     *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
+    *("outline_mold", "scan_mold"),
     *("read_line", "read_list", "read_pantry_list", "read_measure"),
     *("what_if_formula", "turn_formula", "fit_formula", "swap_formula", "other_chocolates"),
     *("propose_formula", "weigh_dessert_swap"),
@@ -42,8 +43,8 @@ READING = {
 }
 
 
-# This kitchen has cream alone: the answer is that it lacks chocolate.
-LACKS = {"propose_formula"}
+# This kitchen has cream alone: the answer is that it lacks chocolate; and JSON is no mesh.
+LACKS = {"propose_formula", "scan_mold"}
 
 
 QUERIES = {
@@ -104,6 +105,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
             "keys": ["k"],
         },
         "fill_mold": {"volume_ml": 10},
+        "outline_mold": {"path": "M0 0h9v9h-9z", "length_mm": 90, "height_mm": 40},
         "propose_part": {
             "dessert": entry_of("dessert", shelves.dessert),
             "rule": "base",

@@ -4,6 +4,7 @@ from fernbell.core.desserts.bite import Bite, BitePart, take_bite
 from fernbell.core.desserts.body import Body, Built
 from fernbell.core.desserts.cut import Cut, TopView, draw
 from fernbell.core.desserts.dessert import Dessert, lay_out
+from fernbell.core.desserts.division import Grid, Slices, WayWords, Wedges
 from fernbell.core.desserts.drawn import drawn_in
 from fernbell.core.desserts.measure import PartResult
 from fernbell.core.desserts.order import Order, Take, solve, solve_order
@@ -12,17 +13,25 @@ from fernbell.core.desserts.portions import (
     WAYS,
     ByCount,
     ByWeight,
-    Grid,
     Portions,
-    WayWords,
-    Wedges,
     divide,
     portions_for,
     said_each_way,
 )
 from fernbell.core.desserts.proposals import place_stack, propose, propose_layer, refit, usual_kind
 from fernbell.core.desserts.regions import DRAWN, DrawnLayer, Pour, Shape
-from fernbell.core.desserts.rules import RULES, Band, Base, Coat, Fill, Garnish, Insert, Layer
+from fernbell.core.desserts.rules import (
+    RULES,
+    Band,
+    Base,
+    Coat,
+    Fill,
+    Garnish,
+    Insert,
+    Layer,
+    Lining,
+    Tier,
+)
 from fernbell.core.desserts.sight import Dimension
 from fernbell.core.desserts.solve import Size, Solved
 from fernbell.core.desserts.stages import Stage
@@ -51,6 +60,7 @@ __all__ = [
     "Handle",
     "Insert",
     "Layer",
+    "Lining",
     "Order",
     "Part",
     "PartResult",
@@ -59,10 +69,12 @@ __all__ = [
     "RuleWords",
     "Shape",
     "Size",
+    "Slices",
     "Solved",
     "Stage",
     "Switch",
     "Take",
+    "Tier",
     "TopView",
     "WayWords",
     "Wedges",

@@ -7,9 +7,12 @@ from typing import Literal
 
 from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.practice import THINNEST_POUR, is_individual
-from fernbell.core.desserts.regions import Block, Film, Region, Rest, Strip
+from fernbell.core.desserts.regions import Block, Film, Lined, Region, Rest, Strip
 from fernbell.core.errors import OutOfRange
 from fernbell.core.molds import Plan, Prism, Solid, clearance
+
+_WALL_STEPS = 12
+"""Heights at which a wall that is not upright is asked how near it comes."""
 
 Built = Literal["upright", "upside down"]
 """In a ring on a board, base first; or in a mold whose floor makes the top, base last."""
@@ -17,7 +20,10 @@ Built = Literal["upright", "upside down"]
 
 @dataclass(frozen=True)
 class Body:
-    """A mold, how it is built in, and the parts placed so far with their regions, bottom first."""
+    """A mold, how it is built in, and the parts placed so far with their regions, bottom first.
+
+    The mold stands as the dessert will: on its rim where it is built upside down.
+    """
 
     mold: Solid
     built: Built
@@ -38,6 +44,16 @@ class Body:
     def blocks(self) -> tuple[Block, ...]:
         """Every solid, those on the board first."""
         return tuple(region for region in self.regions if isinstance(region, Block))
+
+    @cached_property
+    def solids(self) -> tuple[Region, ...]:
+        """Everything that what is filled in goes around."""
+        return tuple(region for region in self.regions if region.takes_room)
+
+    @cached_property
+    def lining(self) -> Lined | None:
+        """What floor and wall are lined with."""
+        return next((region for region in self.regions if isinstance(region, Lined)), None)
 
     @cached_property
     def stacks(self) -> tuple[tuple[Block, ...], ...]:
@@ -63,12 +79,13 @@ class Body:
     @cached_property
     def board_top_mm(self) -> float:
         """How high it stands on the board before anything is poured [mm]."""
-        return max((block.high_mm for block in self.blocks if block.on_board), default=0.0)
+        return max((region.floor_mm for region in self.regions), default=0.0)
 
     @cached_property
     def blocks_top_mm(self) -> float:
-        """Top of the highest solid [mm]."""
-        return max((block.high_mm for block in self.blocks), default=0.0)
+        """Top of the highest of what stands in it [mm]."""
+        stacked = max((block.high_mm for block in self.blocks), default=0.0)
+        return max(stacked, self.board_top_mm)
 
     @cached_property
     def level_mm(self) -> float:
@@ -88,7 +105,7 @@ class Body:
     @cached_property
     def is_individual(self) -> bool:
         """Whether it is so small that one is one portion."""
-        return is_individual(self.mold.across_mm)
+        return is_individual(self.mold.longest_mm)
 
     def of(self, part: str) -> tuple[Region, ...]:
         """The regions of a part, from the bottom up."""
@@ -117,10 +134,23 @@ class Body:
 
     def gap(self, block: Block) -> float:
         """Least distance of a solid to the wall, negative where it stands out [mm]."""
-        rim = self.mold.height_mm
-        ends = {min(block.low_mm, rim), min(block.high_mm, rim)}
-        walls = (self.mold.plan_at(z) for z in ends)
+        walls = self.walls(block.low_mm, block.high_mm)
         return min(clearance(block.plan, wall, block.x_mm) for wall in walls)
+
+    def walls(self, low_mm: float, high_mm: float) -> list[Plan]:
+        """The wall as it is seen from above between two heights, at enough of them [mm]."""
+        low, high = (min(z, self.mold.height_mm) for z in (low_mm, high_mm))
+        if self.lining:
+            return [self.lining.plan_at(z) for z in (low, (low + high) / 2, high)]
+        if self.mold.is_upright:
+            return [self.mold.plan_at(low)]
+        shares = (step / _WALL_STEPS for step in range(_WALL_STEPS + 1))
+        steps = (min(high, low + (high - low) * share) for share in shares)
+        return [self.mold.plan_at(z) for z in steps]
+
+    def narrowest_mm(self, low_mm: float, high_mm: float) -> float:
+        """How wide it is in the cut where it is narrowest between two heights [mm]."""
+        return min(wall.length_mm for wall in self.walls(low_mm, high_mm))
 
     def stops(self, level_mm: float) -> tuple[tuple[str, float, float], ...]:
         """Pours up to a level in their order, each with its name and between which heights [mm].
@@ -159,8 +189,8 @@ def plan_within(mold: Solid, across_mm: float) -> Plan:
     Source:
         geometry; in a frame the gap is the same on all four sides (common practice).
     """
-    whole = mold.plan_at(mold.height_mm)
-    least = whole.length_mm - min(whole.length_mm, whole.width_mm)
+    whole = mold.from_above
+    least = whole.length_mm - 2 * whole.room_mm
     if across_mm <= least:
         raise OutOfRange("across_mm", across_mm, f"more than {least:g} in this frame")
     return whole.grown((across_mm - whole.length_mm) / 2)

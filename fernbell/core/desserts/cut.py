@@ -4,13 +4,13 @@ Section: x from the dessert's axis, y upwards from the board. From above: x alon
 y away from the cook. Loops are closed polygons; a loop inside another is a hole (even-odd).
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
+from fernbell.core.desserts.division import Stroke
 from fernbell.core.desserts.measure import MeasuredDessert
-from fernbell.core.desserts.portions import Stroke
 from fernbell.core.desserts.regions import DRAWN, Shape
 from fernbell.core.desserts.sight import Dimension, heights
-from fernbell.core.molds import Loop, outline
+from fernbell.core.molds import Loop, Point
 
 _FROM_THE_BACK = {one: place for place, one in enumerate(DRAWN)}
 
@@ -19,7 +19,7 @@ _FROM_THE_BACK = {one: place for place, one in enumerate(DRAWN)}
 class TopView:
     """The dessert from above: its edge, hidden edges, cuts, one portion and what lies on it.
 
-    `skin` is the formula that is seen from above.
+    `skin` is the formula that is seen from above; what is sliced lies along x.
     """
 
     edge: Loop
@@ -28,13 +28,15 @@ class TopView:
     cuts: tuple[Stroke, ...]
     portion: Loop
     garnish: tuple[Shape, ...]
+    holes: tuple[Loop, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
 class Cut:
     """The section through the middle and the view from above, with the room they need [mm].
 
-    `level_mm` is the height before coating: turned over, the floor of the mold.
+    `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
+    room the mold has, as it is cut and as the dessert stands.
     """
 
     width_mm: float
@@ -42,6 +44,7 @@ class Cut:
     mold_width_mm: float
     rim_mm: float
     level_mm: float
+    mold: tuple[Loop, ...]
     section: tuple[Shape, ...]
     dimensions: tuple[Dimension, ...]
     top: TopView
@@ -62,12 +65,16 @@ def draw(made: MeasuredDessert) -> Cut:
     section = tuple(shape for region in behind for shape in region.shapes(near))
     reaches = [region.reach(near) for region in body.regions]
     mold = body.mold
+    room = mold.section(0.0, mold.height_mm)
     return Cut(
-        width_mm=max([mold.across_mm, *(wide for wide, _ in reaches)]),
+        width_mm=max(
+            [2 * max(x for loop in room for x, _ in loop), *(wide for wide, _ in reaches)]
+        ),
         height_mm=max([mold.height_mm, body.top_mm, *(high for _, high in reaches)]),
         mold_width_mm=mold.across_mm,
         rim_mm=mold.height_mm,
         level_mm=body.top_mm,
+        mold=room,
         section=section,
         dimensions=(
             *heights(body),
@@ -80,7 +87,8 @@ def draw(made: MeasuredDessert) -> Cut:
 def _top_view(made: MeasuredDessert, section: tuple[Shape, ...]) -> TopView:
     body, near = made.body, made.near
     coated = sum(film.side_mm for film in body.films)
-    edge = near.outer.plan_at(near.outer.height_mm).grown(coated)
+    edge = near.outer.from_above.grown(coated)
+    hole = edge.hole()
     cuts, portion = made.division.knife(edge)
     hidden = tuple(
         Shape(region.part, region.layer, 0, "hidden", region.formula, (loop,))
@@ -93,4 +101,31 @@ def _top_view(made: MeasuredDessert, section: tuple[Shape, ...]) -> TopView:
         if (loops := region.on_top(near))
     )
     seen = body.films[-1].formula if body.films else section[0].formula if section else ""
-    return TopView(outline(edge), seen, hidden, cuts, portion, lying)
+    view = TopView(edge.outline(), seen, hidden, cuts, portion, lying, (hole,) if hole else ())
+    return _lengthwise(view) if body.mold.symmetry == "long" else view
+
+
+def _lengthwise(view: TopView) -> TopView:
+    """What is longer than wide lies along the paper."""
+    return replace(
+        view,
+        edge=_turned(view.edge),
+        hidden=_all_turned(view.hidden),
+        cuts=tuple((_quarter(start), _quarter(end)) for start, end in view.cuts),
+        portion=_turned(view.portion),
+        garnish=_all_turned(view.garnish),
+        holes=tuple(_turned(loop) for loop in view.holes),
+    )
+
+
+def _all_turned(shapes: tuple[Shape, ...]) -> tuple[Shape, ...]:
+    return tuple(replace(one, loops=tuple(map(_turned, one.loops))) for one in shapes)
+
+
+def _turned(loop: Loop) -> Loop:
+    return tuple(map(_quarter, loop))
+
+
+def _quarter(point: Point) -> Point:
+    x, y = point
+    return y, -x

@@ -4,11 +4,12 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from fernbell.core.desserts.body import Body, Built
+from fernbell.core.desserts.division import DIVISIONS
 from fernbell.core.desserts.part import Part
-from fernbell.core.desserts.portions import Grid, Portions, Wedges, division_in
+from fernbell.core.desserts.portions import Portions, division_in
 from fernbell.core.desserts.rules import BUILT_AS, RULES
 from fernbell.core.errors import CoreError
-from fernbell.core.molds import Solid
+from fernbell.core.molds import Solid, turned_over
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,8 +23,6 @@ class Dessert:
     built: Built = "upright"
 
     def __post_init__(self) -> None:
-        if not self.mold.is_upright:
-            raise CoreError("mold", self.mold.size_words(), "a ring or a frame, its walls upright")
         for rule in RULES:
             own = sum(isinstance(part, rule) for part in self.parts)
             if rule.words.once and own > 1:
@@ -32,7 +31,7 @@ class Dessert:
         if len(set(keys)) < len(keys):
             raise CoreError("parts", "a key used twice", "parts with keys of their own")
         own_cut = division_in(self.mold)
-        if isinstance(self.portions, Wedges | Grid) and not isinstance(self.portions, own_cut):
+        if isinstance(self.portions, DIVISIONS) and not isinstance(self.portions, own_cut):
             allowed = f"{own_cut.called}, a count or a weight"
             raise CoreError("portions", self.portions.cut, allowed)
 
@@ -49,7 +48,8 @@ def lay_out(dessert: Dessert) -> Body:
     Source:
         geometry.
     """
-    body = Body(dessert.mold, dessert.built)
+    stands = dessert.mold if dessert.built == "upright" else turned_over(dessert.mold)
+    body = Body(stands, dessert.built)
     for part in sorted(_upwards(dessert), key=lambda one: (BUILT_AS[one.rule], one.stands_mm)):
         body = body.with_part(part)
     return body

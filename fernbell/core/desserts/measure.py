@@ -5,8 +5,8 @@ from dataclasses import dataclass, field
 from typing import TYPE_CHECKING
 
 from fernbell.core.desserts import masses
+from fernbell.core.desserts.division import Division
 from fernbell.core.desserts.part import Part
-from fernbell.core.desserts.portions import Division
 from fernbell.core.desserts.regions import Pour, Region, ShapeKey, Surroundings, Takes
 from fernbell.core.formulas import FormulaReading
 from fernbell.core.working import Working

@@ -30,6 +30,9 @@ BAND_HEIGHT = PRACTICE["band height"]
 BAND_THICKNESS = PRACTICE["band thickness"]
 BAND_OVERLAP = PRACTICE["band overlap"]
 GARNISH_PIECE = PRACTICE["garnish piece"]
+LINING_THICKNESS = PRACTICE["lining thickness"]
+PASTE_OVERHANG = PRACTICE["paste overhang"]
+TIER_HEIGHT = PRACTICE["tier height"]
 AHEAD_FROM = PRACTICE["ahead from"]
 
 

@@ -67,7 +67,7 @@ def refit(dessert: Dessert, mold: Solid) -> Dessert:
     Source:
         common practice: the gap is what the chef chose.
     """
-    was, now = (one.plan_at(one.height_mm) for one in (dessert.mold, mold))
+    was, now = (one.from_above for one in (dessert.mold, mold))
     parts = tuple(part.refitted(was, now) for part in dessert.parts)
     return replace(dessert, mold=mold, parts=parts, portions=_portions(dessert.portions, mold))
 
@@ -79,7 +79,7 @@ def _portions(portions: Portions, mold: Solid) -> Portions:
     own = division_in(mold)
     foreign = portions.cut != "by count" and not isinstance(portions, own)
     whole = portions.cut != "grid" and portions.count == 1
-    individual = practice.is_individual(mold.across_mm)
+    individual = practice.is_individual(mold.longest_mm)
     return portions_for(mold) if foreign or individual or whole else portions
 
 

@@ -74,8 +74,9 @@ def beside(body: "Body", block: Block, least_mm: float) -> Dimension:
     Source:
         geometry.
     """
-    gap, half = body.gap(block), body.mold.across_mm / 2
+    gap, rim = body.gap(block), body.mold.height_mm
     middle, reach = (block.low_mm + block.high_mm) / 2, block.across_mm / 2
+    half = body.mold.plan_at(min(middle, rim)).length_mm / 2
     wall, edge = (half, block.x_mm + reach) if block.x_mm > 0 else (-half, block.x_mm - reach)
     short = is_short(gap, least_mm)
     return Dimension(block.part, block.layer, "side", (wall, middle), (edge, middle), gap, short)

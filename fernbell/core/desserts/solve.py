@@ -6,10 +6,11 @@ from dataclasses import dataclass, replace
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.cut import Cut, draw
 from fernbell.core.desserts.dessert import Dessert, from_the_top, lay_out
+from fernbell.core.desserts.division import Division
 from fernbell.core.desserts.judge import judge, worst_first
 from fernbell.core.desserts.masses import for_all, portion_mass, total
 from fernbell.core.desserts.measure import MeasuredDessert, PartResult, Readings, measure_region
-from fernbell.core.desserts.portions import Division, divide
+from fernbell.core.desserts.portions import divide
 from fernbell.core.desserts.practice import LINER_OVERLAP
 from fernbell.core.desserts.regions import (
     Pieces,
@@ -69,7 +70,7 @@ def measured(dessert: Dessert, readings: Readings, count: int) -> MeasuredDesser
     """
     check_range("count", count, least=1, most=MOST_DESSERTS)
     body = lay_out(dessert)
-    near = Surroundings(readings, body.blocks, body.outer)
+    near = Surroundings(readings, body.solids, body.outer)
     by_portion = [region for region in body.regions if isinstance(region, Pieces)]
     before = _results(
         body, (region for region in body.regions if not region.by_portion), near, count

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.measure import MeasuredDessert, Readings
-from fernbell.core.desserts.regions import Shape, ShapeKey, strip_length
+from fernbell.core.desserts.regions import Shape, ShapeKey, liner_sheet, strip_length
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.formulas import Wait, wait_words
 from fernbell.core.formulas.method import WaitKind
@@ -57,7 +57,7 @@ def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage
         common practice; waits are the methods' own where they name one.
     """
     body = made.body
-    if not body.blocks and body.rest is None:
+    if not body.solids and body.rest is None:
         return ()
     steps = [step for part in body.parts for step in part.steps(made)]
     readings = made.near.readings
@@ -115,10 +115,7 @@ def _stage(
 
 def _in_the_mold(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
     """From the empty mold to the last thing that goes into it; what closes it is frozen."""
-    edge = body.mold.perimeter_at(body.mold.height_mm)
-    liner = strip_length("Liner strip", edge, practice.LINER_OVERLAP.value)
-    size = f"{figure_text(liner.value)} × {figure_text(body.mold.height_mm)} mm"
-    yield BuildStep(Moment.BOARD, "line", "Line the mold", f"acetate strip {size}", working=liner)
+    yield from _lining(body)
     bases, filling = _at(steps, Moment.BOARD), _filling(body, steps)
     inside = [*bases, *filling] if body.is_upright else [*filling, *bases[::-1]]
     closing = [step for step in inside if step.moment is not Moment.SET]
@@ -128,6 +125,24 @@ def _in_the_mold(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
             yield replace(step, formulas=formulas, usual=practice.WHOLE_FREEZE)
         else:
             yield step
+
+
+def _lining(body: Body) -> Iterator[BuildStep]:
+    """A strip all round upright walls, a sheet in what is long; nothing sticks to the others."""
+    mold = body.mold
+    if mold.is_upright:
+        edge = mold.perimeter_at(mold.height_mm)
+        liner = strip_length("Liner strip", edge, practice.LINER_OVERLAP.value)
+        size = f"{figure_text(liner.value)} × {figure_text(mold.height_mm)} mm"
+        yield BuildStep(
+            Moment.BOARD, "line", "Line the mold", f"acetate strip {size}", working=liner
+        )
+    elif mold.symmetry == "long":
+        round_ = liner_sheet(mold)
+        size = f"{figure_text(mold.from_above.width_mm)} × {figure_text(round_.value)} mm"
+        yield BuildStep(
+            Moment.BOARD, "line", "Line the mold", f"acetate sheet {size}", working=round_
+        )
 
 
 def _filling(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:

@@ -19,19 +19,21 @@ class Kind:
 
 
 KINDS: Mapping[str, Kind] = {
-    "crumble": Kind("crumb", ("base", "insert", "garnish"), baked=True),
-    "paste": Kind("crumb", ("base", "insert", "garnish"), baked=True),
-    "sponge": Kind("sponge", ("base", "insert", "band", "garnish"), baked=True),
-    "mousse": Kind("airy", ("fill", "insert", "garnish")),
-    "meringue": Kind("airy", ("garnish", "base", "insert", "fill"), baked=True),
-    "cream": Kind("smooth", ("insert", "fill", "garnish", "coat")),
-    "ganache": Kind("smooth", ("insert", "fill", "coat", "garnish")),
-    "custard": Kind("smooth", ("insert", "fill", "garnish")),
-    "chocolate": Kind("smooth", ("band", "coat", "garnish", "base", "insert"), baked=True),
-    "fruit": Kind("set", ("insert", "fill", "coat", "garnish")),
+    "crumble": Kind("crumb", ("base", "insert", "garnish", "lining", "tier"), baked=True),
+    "paste": Kind("crumb", ("base", "insert", "garnish", "lining"), baked=True),
+    "sponge": Kind("sponge", ("base", "insert", "band", "garnish", "tier"), baked=True),
+    "mousse": Kind("airy", ("fill", "insert", "garnish", "tier")),
+    "meringue": Kind("airy", ("garnish", "base", "insert", "fill", "tier"), baked=True),
+    "cream": Kind("smooth", ("insert", "fill", "garnish", "coat", "tier")),
+    "ganache": Kind("smooth", ("insert", "fill", "coat", "garnish", "tier")),
+    "custard": Kind("smooth", ("insert", "fill", "garnish", "tier")),
+    "chocolate": Kind(
+        "smooth", ("band", "coat", "garnish", "base", "insert", "lining"), baked=True
+    ),
+    "fruit": Kind("set", ("insert", "fill", "coat", "garnish", "tier")),
     "glaze": Kind("liquid", ("coat", "insert", "garnish")),
-    "caramel": Kind("liquid", ("insert", "fill", "coat", "garnish")),
-    "crisp": Kind("crisp", ("garnish", "base", "insert"), baked=True),
+    "caramel": Kind("liquid", ("insert", "fill", "coat", "garnish", "tier")),
+    "crisp": Kind("crisp", ("garnish", "base", "insert", "lining", "tier"), baked=True),
     "syrup": Kind("liquid"),
     "preparation": Kind("smooth"),
 }

@@ -8,10 +8,10 @@ from typing import TYPE_CHECKING, Literal
 
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
-from fernbell.core.molds.plan import Loop, Plan
+from fernbell.core.molds.plan import Loop, RoundedBox
 from fernbell.core.molds.profile import Profile, through
 from fernbell.core.molds.solid import HEIGHT, MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
-from fernbell.core.molds.words import Alternative, Alternatives, FormWords
+from fernbell.core.molds.words import Alternative, Alternatives, FormWords, Start
 from fernbell.core.working import Given, figure_text
 
 _FIELDS = (
@@ -45,8 +45,8 @@ class Extruded(Solid):
 
     @property
     def symmetry(self) -> Symmetry:
-        """Two sides."""
-        return "rectangular"
+        """It is sliced."""
+        return "long"
 
     def area_at(self, z_mm: float) -> float:
         """l w."""
@@ -68,15 +68,14 @@ class Extruded(Solid):
         slant = self.profile.total(low_mm, high_mm, lambda piece, *to: piece.length(*to))
         return (2 * self.length_mm * slant + ends) / MM2_PER_CM2
 
-    def plan_at(self, z_mm: float) -> Plan:
-        """A rectangle."""
+    def plan_at(self, z_mm: float) -> RoundedBox:
+        """A rectangle, its length away from the cook: a log is cut across."""
         self._inside(z_mm, z_mm)
-        return Plan(self.length_mm, max(_POINT_MM, 2 * self.profile.x_at(z_mm)))
+        return RoundedBox(max(_POINT_MM, 2 * self.profile.x_at(z_mm)), self.length_mm)
 
-    def section(self, low_mm: float, high_mm: float) -> Loop:
-        """The profile and its mirror image: a log is cut across."""
-        wall = self.profile.outline(low_mm, high_mm)
-        return (*wall, *((-x, z) for x, z in reversed(wall)))
+    def section(self, low_mm: float, high_mm: float) -> tuple[Loop, ...]:
+        """The profile and its mirror image."""
+        return (self.profile.mirrored(low_mm, high_mm),)
 
     def to_height(self, height_mm: float) -> "Extrusion":
         """The profile cut off, or carried straight up."""
@@ -178,7 +177,12 @@ class Gutter(Extruded):
     @classmethod
     def words(cls) -> FormWords:
         """A log of 50 cm to begin with."""
-        return FormWords("gutter", "Gutter", cls(500, 80, 60), _FIELDS, (_FLOOR,))
+        starts = (
+            Start("Half-round gutter", cls(500, 80, 40)),
+            Start("U gutter", cls(500, 80, 65)),
+            Start("Pointed gutter", cls(500, 80, 70, "pointed")),
+        )
+        return FormWords("gutter", "Gutter", starts, _FIELDS, (_FLOOR,))
 
     @property
     def profile(self) -> Profile:
@@ -191,7 +195,22 @@ def _profile(width_mm: float, height_mm: float, floor: str) -> Profile:
     half = width_mm / 2
     if floor == "pointed":
         return through([(0.0, 0.0), (half, height_mm)])
-    if height_mm > half:
-        return through([(0.0, 0.0), (half, half), (half, height_mm)], [half, 0.0])
-    radius = (half**2 + height_mm**2) / (2 * height_mm)
-    return through([(0.0, 0.0), (half, height_mm)], [radius])
+    return rounded_floor(half, height_mm)
+
+
+def rounded_floor(half_mm: float, height_mm: float) -> Profile:
+    """The wall over a round floor: an arc, or half a circle with upright walls over it.
+
+    Args:
+        half_mm: half its width at the rim [mm].
+        height_mm: its height [mm].
+    Returns:
+        the profile [mm].
+    Source:
+        geometry.
+    """
+    if height_mm > half_mm:
+        points = [(0.0, 0.0), (half_mm, half_mm), (half_mm, height_mm)]
+        return through(points, [half_mm, 0.0])
+    radius = (half_mm**2 + height_mm**2) / (2 * height_mm)
+    return through([(0.0, 0.0), (half_mm, height_mm)], [radius])

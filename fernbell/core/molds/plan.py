@@ -1,23 +1,127 @@
-"""The shape seen from above: a rectangle with rounded corners, of which a disc is the roundest."""
+"""The shape seen from above: any outline, and the rounded rectangle with its closed forms."""
 
 import math
+from abc import ABC, abstractmethod
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import TYPE_CHECKING, Self
 
-from fernbell.core.errors import check_range
+import shapely
+from scipy.integrate import quad
+from shapely.geometry import Polygon
+
+from fernbell.core.errors import CoreError, check_range
 from fernbell.core.working import Given, figure_text
 
 Point = tuple[float, float]
 Loop = tuple[Point, ...]
 """A closed polygon, its first point not repeated, shape (n, 2) [mm]."""
 
+_OPEN_MM = 1e-9
+"""What is left inside a shell is more than this, or nothing."""
 _QUARTER_STEPS = 24
 """Straight pieces in a quarter circle; 0.05 mm off the true arc at a radius of 100 mm."""
 
 
+class Plan(ABC):
+    """A shape from above, centered on the origin; lengths along x, as it is cut, widths along y.
+
+    `length_mm` and `width_mm` are those of the least box around it.
+    """
+
+    __slots__ = ()
+
+    if TYPE_CHECKING:
+
+        @property
+        @abstractmethod
+        def length_mm(self) -> float:
+            """How far it reaches along x [mm]."""
+
+        @property
+        @abstractmethod
+        def width_mm(self) -> float:
+            """How far it reaches along y [mm]."""
+
+    @property
+    def is_round(self) -> bool:
+        """Whether it is a disc."""
+        return False
+
+    @property
+    @abstractmethod
+    def area_mm2(self) -> float:
+        """Its area [mm²]."""
+
+    @property
+    @abstractmethod
+    def perimeter_mm(self) -> float:
+        """Its edge [mm]."""
+
+    @property
+    @abstractmethod
+    def area_text(self) -> str:
+        """Its area written out, in mm², without the result."""
+
+    @property
+    @abstractmethod
+    def perimeter_text(self) -> str:
+        """Its edge written out, in mm, without the result."""
+
+    @property
+    @abstractmethod
+    def measures(self) -> tuple[Given, ...]:
+        """What is measured of it, as inputs of a working [mm]."""
+
+    @abstractmethod
+    def grown(self, by_mm: float) -> "Plan":
+        """The plan with its edge moved outwards by `by_mm`, inwards if negative [mm]."""
+
+    @abstractmethod
+    def scaled(self, by: float) -> "Plan":
+        """Everything across by as much [1]."""
+
+    @abstractmethod
+    def towards(self, other: Self, share: float) -> Self:
+        """The outline so far on the way to another of its kind [1]."""
+
+    @abstractmethod
+    def wall_to(self, above: Self, height_mm: float) -> float:
+        """Wall from it straight up to another of its kind, so much higher [mm] → [mm²]."""
+
+    @abstractmethod
+    def moved_in(self, by_mm: float, below: Self, above: Self, height_mm: float) -> Self:
+        """Inside a thickness on a wall that leans from one outline to another, so high [mm]."""
+
+    @abstractmethod
+    def outline(self) -> Loop:
+        """Its edge, counter-clockwise, rounded to 0.01 mm, shape (n, 2) [mm]."""
+
+    def hole(self) -> Loop | None:
+        """The edge of a hole in it, if it has one, shape (n, 2) [mm]."""
+        return None
+
+    @property
+    @abstractmethod
+    def room_mm(self) -> float:
+        """How far its edge can be moved inwards before nothing is left [mm]."""
+
+    @property
+    def longest_mm(self) -> float:
+        """The longer side of the box around it [mm]."""
+        return max(self.length_mm, self.width_mm)
+
+    @property
+    def size_words(self) -> str:
+        """'Ø 20 cm', '57 × 37 cm'."""
+        if self.is_round:
+            return f"Ø {self.length_mm / 10:.3g} cm"
+        return f"{self.length_mm / 10:.3g} × {self.width_mm / 10:.3g} cm"
+
+
 @dataclass(frozen=True, slots=True)
-class Plan:
-    """A rounded rectangle, centered on the origin, its length along x."""
+class RoundedBox(Plan):
+    """A rectangle with rounded corners, of which a disc is the roundest."""
 
     length_mm: float
     width_mm: float
@@ -77,17 +181,159 @@ class Plan:
             Given("corner radius", self.corner_radius_mm, "mm"),
         )
 
-    def grown(self, by_mm: float) -> "Plan":
-        """The plan with its edge moved outwards by `by_mm`, inwards if negative [mm]."""
-        return Plan(
+    def grown(self, by_mm: float) -> "RoundedBox":
+        """Sides and corners moved outwards by as much."""
+        return RoundedBox(
             self.length_mm + 2 * by_mm,
             self.width_mm + 2 * by_mm,
             max(0.0, self.corner_radius_mm + by_mm),
         )
 
+    @property
+    def room_mm(self) -> float:
+        """Half of its shorter side."""
+        return min(self.length_mm, self.width_mm) / 2
+
+    def scaled(self, by: float) -> "RoundedBox":
+        """Length, width and corners."""
+        return RoundedBox(self.length_mm * by, self.width_mm * by, self.corner_radius_mm * by)
+
+    def towards(self, other: "RoundedBox", share: float) -> "RoundedBox":
+        """Length, width and corners."""
+        now = (self.length_mm, self.width_mm, self.corner_radius_mm)
+        then = (other.length_mm, other.width_mm, other.corner_radius_mm)
+        return RoundedBox(*(a + share * (b - a) for a, b in zip(now, then, strict=True)))
+
+    def wall_to(self, above: "RoundedBox", height_mm: float) -> float:
+        """Four flat sides as they lean, and the corners: ∫ r dz × ∫ sqrt(1 + lean²) dθ."""
+        end, side, corner = self._leans(above, height_mm)
+        ends = (self._straight_y + above._straight_y) * math.hypot(1, end + corner)
+        along = (self._straight_x + above._straight_x) * math.hypot(1, side + corner)
+        radius = (self.corner_radius_mm + above.corner_radius_mm) / 2
+        if not radius:
+            return (ends + along) * height_mm
+        turned = quad(_leaning, 0, math.pi / 2, args=(end, side, corner))[0]
+        return (ends + along + 4 * radius * float(turned)) * height_mm
+
+    @property
+    def _straight_x(self) -> float:
+        return self.length_mm - 2 * self.corner_radius_mm
+
+    @property
+    def _straight_y(self) -> float:
+        return self.width_mm - 2 * self.corner_radius_mm
+
+    def _leans(self, above: "RoundedBox", height_mm: float) -> tuple[float, float, float]:
+        """How far corners go out along x and y, and their radius grows, for one mm up [1]."""
+        end, side = (above._straight_x - self._straight_x), (above._straight_y - self._straight_y)
+        corner = above.corner_radius_mm - self.corner_radius_mm
+        return end / 2 / height_mm, side / 2 / height_mm, corner / height_mm
+
+    def moved_in(
+        self, by_mm: float, below: "RoundedBox", above: "RoundedBox", height_mm: float
+    ) -> "RoundedBox":
+        """Ends and sides each by the thickness over the cosine of how they lean."""
+        end, side, corner = below._leans(above, height_mm)
+        length = self.length_mm - 2 * by_mm * math.hypot(1, end + corner)
+        width = self.width_mm - 2 * by_mm * math.hypot(1, side + corner)
+        if min(length, width) <= _OPEN_MM:
+            room = by_mm + min(length, width) / 2
+            allowed = f"less than {figure_text(max(0.0, room))} mm: nothing is left inside"
+            raise CoreError("thickness_mm", f"{by_mm:g} mm", allowed)
+        radius = max(0.0, self.corner_radius_mm - by_mm)
+        return RoundedBox(length, width, min(radius, length / 2, width / 2))
+
+    def outline(self) -> Loop:
+        """Arcs in pieces of 3.75 degrees."""
+        return _rounded_outline(self)
+
+
+@dataclass(frozen=True, slots=True)
+class Annulus(Plan):
+    """A disc with a hole in its middle [mm]."""
+
+    length_mm: float
+    hole_mm: float
+
+    @property
+    def width_mm(self) -> float:
+        """Its diameter."""
+        return self.length_mm
+
+    @property
+    def area_mm2(self) -> float:
+        """A = pi / 4 (D² - d²)."""
+        return math.pi / 4 * (self.length_mm**2 - self.hole_mm**2)
+
+    @property
+    def perimeter_mm(self) -> float:
+        """P = pi (D + d): both edges."""
+        return math.pi * (self.length_mm + self.hole_mm)
+
+    @property
+    def area_text(self) -> str:
+        """π/4 × (D² − d²)."""
+        return f"π/4 × ({figure_text(self.length_mm)}² − {figure_text(self.hole_mm)}²)"
+
+    @property
+    def perimeter_text(self) -> str:
+        """π × (D + d)."""
+        return f"π × ({figure_text(self.length_mm)} + {figure_text(self.hole_mm)})"
+
+    @property
+    def measures(self) -> tuple[Given, ...]:
+        """Both diameters."""
+        return (Given("across", self.length_mm, "mm"), Given("hole", self.hole_mm, "mm"))
+
+    def grown(self, by_mm: float) -> "Annulus":
+        """Wider all round, its hole narrower."""
+        wide, hole = self.length_mm + 2 * by_mm, max(0.0, self.hole_mm - 2 * by_mm)
+        if wide - hole <= _OPEN_MM:
+            most = figure_text((self.length_mm - self.hole_mm) / 4)
+            allowed = f"less than {most} mm: nothing is left inside"
+            raise CoreError("thickness_mm", f"{figure_text(-by_mm)} mm", allowed)
+        return Annulus(wide, hole)
+
+    @property
+    def room_mm(self) -> float:
+        """Half of what is between its edges."""
+        return (self.length_mm - self.hole_mm) / 4
+
+    def scaled(self, by: float) -> "Annulus":
+        """Both diameters."""
+        return Annulus(self.length_mm * by, self.hole_mm * by)
+
+    def towards(self, other: "Annulus", share: float) -> "Annulus":
+        """Both diameters."""
+        length = self.length_mm + share * (other.length_mm - self.length_mm)
+        return Annulus(length, self.hole_mm + share * (other.hole_mm - self.hole_mm))
+
+    def wall_to(self, above: "Annulus", height_mm: float) -> float:
+        """Two frustums."""
+        outside = math.hypot((above.length_mm - self.length_mm) / 2, height_mm)
+        inside = math.hypot((above.hole_mm - self.hole_mm) / 2, height_mm)
+        wide, hole = self.length_mm + above.length_mm, self.hole_mm + above.hole_mm
+        return math.pi / 2 * (wide * outside + hole * inside)
+
+    def moved_in(
+        self, by_mm: float, below: "Annulus", above: "Annulus", height_mm: float
+    ) -> "Annulus":
+        """Both walls by the thickness over the cosine of how they lean."""
+        outside = math.hypot(1, (above.length_mm - below.length_mm) / 2 / height_mm)
+        inside = math.hypot(1, (above.hole_mm - below.hole_mm) / 2 / height_mm)
+        return Annulus(self.length_mm - 2 * by_mm * outside, self.hole_mm + 2 * by_mm * inside)
+
+    def outline(self) -> Loop:
+        """Its outer edge."""
+        return disc(self.length_mm).outline()
+
+    def hole(self) -> Loop | None:
+        """The edge of its hole."""
+        return disc(self.hole_mm).outline() if self.hole_mm else None
+
 
 @lru_cache(maxsize=256)
-def disc(diameter_mm: float) -> Plan:
+def disc(diameter_mm: float) -> RoundedBox:
     """A disc as a plan.
 
     Args:
@@ -99,14 +345,15 @@ def disc(diameter_mm: float) -> Plan:
     Source:
         geometry, exact.
     """
-    return Plan(diameter_mm, diameter_mm, diameter_mm / 2)
+    return RoundedBox(diameter_mm, diameter_mm, diameter_mm / 2)
 
 
 def clearance(inner: Plan, outer: Plan, shift_mm: float = 0.0) -> float:
     """Least distance from the edge of an inner plan to the outer edge.
 
-    The signed distance to a convex shape is convex, so its largest value over a rounded
-    rectangle is at a corner's center, plus the corner's radius.
+    Between rounded rectangles exact: the signed distance to a convex shape is convex, so its
+    largest value over a rounded rectangle is at a corner's center, plus the corner's radius.
+    Between other shapes by their outlines.
 
     Args:
         inner: the smaller plan [mm].
@@ -117,12 +364,29 @@ def clearance(inner: Plan, outer: Plan, shift_mm: float = 0.0) -> float:
     Source:
         geometry, exact.
     """
+    if not (isinstance(inner, RoundedBox) and isinstance(outer, RoundedBox)):
+        return _clearance_of_outlines(_filled(inner, shift_mm), _filled(outer))
     corner_x = inner.length_mm / 2 - inner.corner_radius_mm + abs(shift_mm)
     corner_y = inner.width_mm / 2 - inner.corner_radius_mm
     return -(_signed_distance(corner_x, corner_y, outer) + inner.corner_radius_mm)
 
 
-def _signed_distance(x: float, y: float, plan: Plan) -> float:
+def _leaning(angle: float, end: float, side: float, corner: float) -> float:
+    return math.hypot(1, end * math.cos(angle) + side * math.sin(angle) + corner)
+
+
+def _filled(plan: Plan, shift_mm: float = 0.0) -> Polygon:
+    hole = plan.hole()
+    return Polygon(moved(plan.outline(), shift_mm), [moved(hole, shift_mm)] if hole else [])
+
+
+def _clearance_of_outlines(inner: Polygon, outer: Polygon) -> float:
+    if outer.contains(inner):
+        return float(inner.boundary.distance(outer.boundary))
+    return -float(max(shapely.distance(shapely.points(inner.exterior.coords), outer)))
+
+
+def _signed_distance(x: float, y: float, plan: RoundedBox) -> float:
     """Distance of a point of the first quadrant to the plan's edge, negative inside [mm]."""
     dx = x - (plan.length_mm / 2 - plan.corner_radius_mm)
     dy = y - (plan.width_mm / 2 - plan.corner_radius_mm)
@@ -161,16 +425,7 @@ def moved(loop: Loop, by_mm: float) -> Loop:
 
 
 @lru_cache(maxsize=256)
-def outline(plan: Plan) -> Loop:
-    """The edge of a plan as a closed polygon, counter-clockwise, first point not repeated.
-
-    Args:
-        plan: the shape [mm].
-    Returns:
-        corners, rounded to 0.01 mm, shape (n, 2) [mm].
-    Source:
-        geometry; arcs in pieces of 3.75 degrees.
-    """
+def _rounded_outline(plan: RoundedBox) -> Loop:
     radius = plan.corner_radius_mm
     x0, y0 = plan.length_mm / 2 - radius, plan.width_mm / 2 - radius
     centers = ((x0, y0), (-x0, y0), (-x0, -y0), (x0, -y0))

@@ -12,7 +12,8 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from fernbell.core.errors import CoreError, OutOfRange
-from fernbell.core.molds.plan import Point
+from fernbell.core.molds.oval import Oval
+from fernbell.core.molds.plan import Loop, Point
 from fernbell.core.working import figure_text
 
 _ARC_STEPS = 24
@@ -185,7 +186,7 @@ class Arc:
         return f"{figure_text(self.center_x)} × {figure_text(self.length(low, high))} + {zone}"
 
 
-Piece = Straight | Arc
+Piece = Straight | Arc | Oval
 
 
 def _cube(text: str) -> str:
@@ -216,7 +217,7 @@ def arc_between(x0: float, z0: float, x1: float, z1: float, radius: float) -> Ar
     chord = math.hypot(x1 - x0, z1 - z0)
     least = ((x1 - x0) ** 2 + (z1 - z0) ** 2) / (2 * (z1 - z0))
     if radius < least * (1 - 1e-6):
-        # Rounded up, so that what is asked for is taken.
+        # RoundedBox up, so that what is asked for is taken.
         allowed = f"0, or at least {figure_text(math.ceil(least * 100) / 100)}"
         raise OutOfRange("radius_mm", radius, allowed)
     rise = math.sqrt(max(0.0, radius**2 - chord**2 / 4)) / chord
@@ -236,6 +237,16 @@ class Profile:
     def height_mm(self) -> float:
         """Where the last piece ends [mm]."""
         return self.pieces[-1].z1 if self.pieces else 0.0
+
+    @property
+    def is_closed(self) -> bool:
+        """Whether it comes to a point on top."""
+        return self.x_at(self.height_mm) < _SAME_MM
+
+    @property
+    def widest_mm(self) -> float:
+        """The height at which it is widest [mm]."""
+        return max(self.outline(0.0, self.height_mm, _FINE_STEPS))[1]
 
     def x_at(self, z: float) -> float:
         """Half the width at a height [mm]."""
@@ -270,6 +281,12 @@ class Profile:
             points.extend(piece.points(start, end, steps))
         return points
 
+    def mirrored(self, low: float, high: float, middle_x: float = 0.0) -> Loop:
+        """The outline and its mirror image, about a middle [mm]."""
+        wall = self.outline(low, high)
+        right = ((middle_x + x, z) for x, z in wall)
+        return (*right, *((middle_x - x, z) for x, z in reversed(wall)))
+
     def total(self, low: float, high: float, of: Callable[[Piece, float, float], float]) -> float:
         """An integral of the pieces between two heights."""
         return sum(of(*part) for part in self.between(low, high))
@@ -284,17 +301,22 @@ class Profile:
     def inset(self, by_mm: float) -> "Profile":
         """The profile inside a shell of a thickness on wall and floor; outside if negative [mm].
 
-        The rim stays open: the wall is carried on above it before the shell is taken off.
+        A rim stays open: the wall is carried on above it before the shell is taken off.
         """
         wall = self.outline(0.0, self.height_mm, _FINE_STEPS)
         (x0, z0), (x1, z1) = wall[-2], wall[-1]
-        further = 2 * abs(by_mm) / math.hypot(x1 - x0, z1 - z0)
-        wall.append((max(0.0, x1 + further * (x1 - x0)), z1 + further * (z1 - z0)))
+        closed = self.is_closed
+        if not closed:
+            further = 2 * abs(by_mm) / math.hypot(x1 - x0, z1 - z0)
+            wall.append((max(0.0, x1 + further * (x1 - x0)), z1 + further * (z1 - z0)))
         whole = Polygon([*wall, *((-x, z) for x, z in reversed(wall))])
         left = whole.buffer(-by_mm, join_style="mitre")
-        points = _right_side(left, self.height_mm)
-        if len(points) < 2 or points[-1][0] <= _SAME_MM:
+        top = left.bounds[3] if closed and not left.is_empty else self.height_mm
+        points = _right_side(left, top)
+        if len(points) < 2 or (points[-1][0] <= _SAME_MM and not closed):
             raise CoreError("thickness_mm", f"{by_mm:g} mm", "less: nothing is left inside")
+        if closed:
+            points.append((0.0, top))
         floor = points[0][1]
         return through([(x, z - floor) for x, z in points])
 

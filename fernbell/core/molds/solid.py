@@ -24,8 +24,8 @@ _BRIM_TOLERANCE = 1e-9
 HEIGHT = Field("height_mm", "Height", least=5, most=300)
 """How high a mold can be."""
 
-Symmetry = Literal["round", "rectangular"]
-"""How a solid looks the same from above: turned about its axis, or along two sides."""
+Symmetry = Literal["round", "rectangular", "long"]
+"""How a solid looks from above and is divided: from the middle, along two sides, or in slices."""
 
 
 class Solid(ABC):
@@ -71,8 +71,10 @@ class Solid(ABC):
         """Outline from above at a height [mm]."""
 
     @abstractmethod
-    def section(self, low_mm: float, high_mm: float) -> Loop:
-        """Outline of the cut through the middle, between two heights [mm]."""
+    def section(self, low_mm: float, high_mm: float) -> tuple[Loop, ...]:
+        """Outlines of the cut through the middle, between two heights [mm]: one, or two where it
+        is hollow.
+        """
 
     @abstractmethod
     def to_height(self, height_mm: float) -> "Solid":
@@ -131,12 +133,12 @@ class Solid(ABC):
 
     def workings(self) -> tuple[Working, Working, Working, Working]:
         """What it holds [ml], its edge [mm], its open surface and its wall [cm²], worked out."""
-        top, across = self.height_mm, self.measures()
+        top, at, across = self.height_mm, self.seen_at_mm, self.measures()
         given = (*across, Given("height", top, "mm"))
-        edge, surface = self.perimeter_at(top), self.free_surface_at(top)
+        edge, surface = self.perimeter_at(at), self.free_surface_at(at)
         wall, walls = self.wall_between(0.0, top), f"{self.wall_in_full()} / 100"
         volume, law = self.volume_text(0.0, top), f"volume = {self.volume_law('height')}"
-        seen, area = self.seen, f"{self.area_text(top)} / 100"
+        seen, area = self.seen, f"{self.area_text(at)} / 100"
         return (
             _worked("Holds", self.capacity_ml, "ml", given, law, volume),
             _worked("Edge all round", edge, "mm", across, f"edge of the {seen}", self.edge_text()),
@@ -159,9 +161,29 @@ class Solid(ABC):
         return self.volume_between(0.0, self.height_mm)
 
     @property
+    def stands_on_rim(self) -> bool:
+        """Whether what it holds is turned out onto its rim: its floor is less than half of that."""
+        return self.area_at(0.0) < self.area_at(self.height_mm) / 2
+
+    @property
+    def seen_at_mm(self) -> float:
+        """The height its edge and open surface are taken at: the rim, where it is open [mm]."""
+        return self.height_mm
+
+    @property
+    def from_above(self) -> Plan:
+        """Its outline from above: that of the rim, where it is open."""
+        return self.plan_at(self.seen_at_mm)
+
+    @property
     def across_mm(self) -> float:
-        """The longest way across its rim [mm]."""
-        return self.plan_at(self.height_mm).length_mm
+        """How wide it is in the cut [mm]."""
+        return self.from_above.length_mm
+
+    @property
+    def longest_mm(self) -> float:
+        """The longest way across it [mm]."""
+        return self.from_above.longest_mm
 
     def free_surface_at(self, z_mm: float) -> float:
         """Open surface of what stands so high [mm] → [cm²]."""

@@ -11,7 +11,7 @@ from fernbell.core.field import Field, check_fields
 from fernbell.core.molds.plan import Loop, Plan, disc
 from fernbell.core.molds.profile import Profile, through
 from fernbell.core.molds.solid import HEIGHT, MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
-from fernbell.core.molds.words import FormWords, Table
+from fernbell.core.molds.words import FormWords, Start, Table
 from fernbell.core.working import Given, figure_text
 
 MOST_POINTS = 40
@@ -46,6 +46,11 @@ class Revolved(Solid):
         """Round."""
         return "round"
 
+    @property
+    def seen_at_mm(self) -> float:
+        """The rim, or the widest level of what is closed."""
+        return self.profile.widest_mm if self.profile.is_closed else self.height_mm
+
     def area_at(self, z_mm: float) -> float:
         """π r²."""
         self._inside(z_mm, z_mm)
@@ -73,10 +78,9 @@ class Revolved(Solid):
         self._inside(z_mm, z_mm)
         return disc(max(_POINT_MM, 2 * self.profile.x_at(z_mm)))
 
-    def section(self, low_mm: float, high_mm: float) -> Loop:
+    def section(self, low_mm: float, high_mm: float) -> tuple[Loop, ...]:
         """The profile and its mirror image."""
-        wall = self.profile.outline(low_mm, high_mm)
-        return (*wall, *((-x, z) for x, z in reversed(wall)))
+        return (self.profile.mirrored(low_mm, high_mm),)
 
     def to_height(self, height_mm: float) -> "Revolution":
         """The profile cut off, or carried straight up."""
@@ -88,8 +92,8 @@ class Revolved(Solid):
 
     def measures(self) -> tuple[Given, ...]:
         """Across the floor and the rim."""
-        floor, rim = (2 * self.profile.x_at(z) for z in (0.0, self.height_mm))
-        return (Given("across the floor", floor, "mm"), Given("across the rim", rim, "mm"))
+        floor, rim = (2 * self.profile.x_at(z) for z in (0.0, self.seen_at_mm))
+        return (Given("across the floor", floor, "mm"), Given(f"across the {self.seen}", rim, "mm"))
 
     def volume_law(self, height: str) -> str:
         """The integral of its sections."""
@@ -115,7 +119,7 @@ class Revolved(Solid):
 
     def edge_text(self) -> str:
         """π × across the rim."""
-        return f"π × {figure_text(2 * self.profile.x_at(self.height_mm))}"
+        return f"π × {figure_text(2 * self.profile.x_at(self.seen_at_mm))}"
 
     def stretched(self, share: float) -> "Revolution":
         """The profile wider by as much, its arcs in straight pieces."""
@@ -175,11 +179,28 @@ class Turned(Revolved):
     @classmethod
     def words(cls) -> FormWords:
         """A dome of 12 cm to begin with."""
-        dome = cls((WallPoint(0, 0), WallPoint(60, 120, 60)))
-        table = Table(
-            "points", "The wall, from the floor up", _POINT, 2, MOST_POINTS, ("diameter_mm",)
+        starts = (
+            Start("Dome", cls((WallPoint(0, 0), WallPoint(60, 120, 60)))),
+            Start("Half sphere", cls((WallPoint(0, 0), WallPoint(35, 70, 35)))),
+            Start("Tart pan", cls((WallPoint(0, 220), WallPoint(25, 240)))),
+            Start("Springform", cls((WallPoint(0, 240), WallPoint(70, 240)))),
+            Start("Cone", cls((WallPoint(0, 0), WallPoint(90, 70)))),
+            Start("Cut cone", cls((WallPoint(0, 40), WallPoint(45, 70)))),
+            Start("Ramekin", cls((WallPoint(0, 74), WallPoint(8, 84, 12), WallPoint(45, 86)))),
+            Start("Glass", cls((WallPoint(0, 44), WallPoint(12, 58, 14), WallPoint(85, 70)))),
         )
-        return FormWords("turned", "Turned", dome, (), tables=(table,))
+        table = Table(
+            "points",
+            "The wall, from the floor up",
+            _POINT,
+            2,
+            MOST_POINTS,
+            ("diameter_mm",),
+            across="diameter_mm",
+            up="height_mm",
+            per=2.0,
+        )
+        return FormWords("turned", "Turned", starts, (), tables=(table,))
 
     @property
     def profile(self) -> Profile:

@@ -7,9 +7,9 @@ from typing import TYPE_CHECKING, Literal, Self
 
 from fernbell.core.errors import CoreError, check_range
 from fernbell.core.field import Field, check_fields
-from fernbell.core.molds.plan import Loop, Plan, box, disc
+from fernbell.core.molds.plan import Loop, Plan, RoundedBox, box, disc
 from fernbell.core.molds.solid import HEIGHT, MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
-from fernbell.core.molds.words import FormWords
+from fernbell.core.molds.words import FormWords, Start
 from fernbell.core.working import Given, figure_text
 
 _OPEN_MM = 1e-9
@@ -75,10 +75,10 @@ class Upright(Solid):
         self._inside(z_mm, z_mm)
         return self.plan
 
-    def section(self, low_mm: float, high_mm: float) -> Loop:
+    def section(self, low_mm: float, high_mm: float) -> tuple[Loop, ...]:
         """A box as long as the plan."""
         half = self.plan.length_mm / 2
-        return box(-half, half, low_mm, high_mm)
+        return (box(-half, half, low_mm, high_mm),)
 
     def to_height(self, height_mm: float) -> "Prism":
         """The plan, so high."""
@@ -145,16 +145,11 @@ class Prism(Upright):
 
     def stretched(self, share: float) -> Self:
         """Length, width and corners by the root of the share."""
-        by = math.sqrt(share)
-        plan = Plan(
-            self.plan.length_mm * by, self.plan.width_mm * by, self.plan.corner_radius_mm * by
-        )
-        return type(self)(plan, self.height_mm)
+        return type(self)(self.plan.scaled(math.sqrt(share)), self.height_mm)
 
     def size_words(self) -> str:
         """As it is seen from above."""
-        length, width = self.plan.length_mm / 10, self.plan.width_mm / 10
-        return f"Ø {length:.3g} cm" if self.plan.is_round else f"{length:.3g} × {width:.3g} cm"
+        return self.plan.size_words
 
     def words_in_full(self) -> str:
         """Its size."""
@@ -175,10 +170,11 @@ class Ring(Upright):
     @classmethod
     def words(cls) -> FormWords:
         """A ring of 18 cm to begin with."""
-        return FormWords("ring", "Ring", cls(180, 45), _RING)
+        starts = (Start("Ring", cls(180, 45)), Start("Round cutter", cls(60, 30)))
+        return FormWords("ring", "Ring", starts, _RING)
 
     @property
-    def plan(self) -> Plan:
+    def plan(self) -> RoundedBox:
         """A disc."""
         return disc(self.diameter_mm)
 
@@ -213,12 +209,18 @@ class Frame(Upright):
     @classmethod
     def words(cls) -> FormWords:
         """A frame of 30 × 20 cm to begin with."""
-        return FormWords("frame", "Frame", cls(300, 200, 45), _FRAME)
+        starts = (
+            Start("Frame", cls(300, 200, 45)),
+            Start("Square ring", cls(180, 180, 45, 12)),
+            Start("Bar", cls(120, 35, 35, 4)),
+            Start("Sheet pan", cls(570, 370, 20)),
+        )
+        return FormWords("frame", "Frame", starts, _FRAME)
 
     @property
-    def plan(self) -> Plan:
+    def plan(self) -> RoundedBox:
         """A rounded rectangle."""
-        return Plan(self.length_mm, self.width_mm, self.corner_radius_mm)
+        return RoundedBox(self.length_mm, self.width_mm, self.corner_radius_mm)
 
     @property
     def symmetry(self) -> Symmetry:

@@ -28,9 +28,10 @@ class Alternatives:
 
 @dataclass(frozen=True, slots=True)
 class Table:
-    """A field of several rows, each with the same numbers, the first of them rising.
+    """A field of several rows, each with the same numbers; each row is a point of an outline.
 
-    `kept` names what a new row has from the one before.
+    `rises` says that the first number rises from row to row; `kept` names what a new row has from
+    the one before. `across` and `up` name the numbers that place it, the first divided by `per`.
     """
 
     name: str
@@ -39,15 +40,32 @@ class Table:
     fewest: int
     most: int
     kept: tuple[str, ...] = ()
+    rises: bool = True
+    across: str = "x_mm"
+    up: str = "y_mm"
+    per: float = 1.0
+
+
+@dataclass(frozen=True, slots=True)
+class Start:
+    """What a new mold is until it is measured, under the name it is asked for by."""
+
+    name: str
+    shape: "Solid"
 
 
 @dataclass(frozen=True, slots=True)
 class FormWords:
-    """A form of mold; `first` is what a new one is until it is measured."""
+    """A form of mold, with the molds it is begun from; from a file where it is not entered."""
 
     form: str
     title: str
-    first: "Solid"
+    starts: tuple[Start, ...]
     fields: tuple[Field, ...]
     choices: tuple[Alternatives, ...] = ()
     tables: tuple[Table, ...] = ()
+
+    @property
+    def from_file(self) -> bool:
+        """Whether a file is read for it."""
+        return not self.starts

@@ -19,6 +19,7 @@ from fernbell.core.desserts import (
 )
 from fernbell.core.findings import Severity
 from fernbell.core.formulas import lines_of
+from fernbell.core.molds import trays
 from fernbell.server.desserts.schemas import (
     PARTS,
     PORTIONS,
@@ -128,6 +129,7 @@ def worked_out(member: Member, sizes: Sequence[Sized], key: str) -> bytes:
                 mold_name=size.mold.name,
                 says=size.dessert.mold.size_words(),
                 count=size.count,
+                trays=trays(size.count, size.mold.cavities) if size.mold.cavities > 1 else None,
                 wrong=any(finding.severity == Severity.WRONG for finding in result.findings),
             )
             for size, result in zip(sizes, order.sizes, strict=True)

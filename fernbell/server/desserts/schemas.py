@@ -8,6 +8,7 @@ from pydantic import Field, TypeAdapter, model_validator
 
 from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
 from fernbell.core.errors import OutOfRange
+from fernbell.core.working import Working
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.formulas.schemas import FormulaLook
 from fernbell.server.molds.schemas import Shape
@@ -151,12 +152,16 @@ class Refitted(Schema):
 
 
 class SizeOut(Schema):
-    """One size of an order in brief: '12 × Ø 8 cm', and whether something is wrong with it."""
+    """One size of an order in brief: '12 × Ø 8 cm', and whether something is wrong with it.
+
+    `trays` are how many it takes where its mold hangs together with others.
+    """
 
     key: str
     mold_name: str
     says: str
     count: int
+    trays: Working | None
     wrong: bool
 
 

@@ -10,6 +10,7 @@ class Mold(Row):
 
     shape = models.JSONField()
     water_g = models.FloatField(null=True)
+    cavities = models.PositiveSmallIntegerField(default=1)
     note = models.CharField(max_length=2000, blank=True)
 
     def users(self) -> set[str]:

@@ -14,18 +14,24 @@ from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs
 def write(member: Keeper, row: Mold, data: MoldIn) -> None:
     """Put an entry on a row."""
     row.name, row.shape = data.name, asdict(data.shape)
-    row.water_g, row.note = data.water_g, data.note
+    row.water_g, row.cavities, row.note = data.water_g, data.cavities, data.note
     row.save()
 
 
 def snapshot(row: Mold) -> Snapshot:
     """The row as an entry."""
-    return {"name": row.name, "shape": row.shape, "water_g": row.water_g, "note": row.note}
+    return {
+        "name": row.name,
+        "shape": row.shape,
+        "water_g": row.water_g,
+        "cavities": row.cavities,
+        "note": row.note,
+    }
 
 
 def listed(found: QuerySet[Any]) -> list[Brief]:
     """With how each looks and what it holds."""
-    return [_brief(**row) for row in briefs(found, "shape", "water_g")]
+    return [_brief(**row) for row in briefs(found, "shape", "water_g", "cavities")]
 
 
 def _brief(shape: dict[str, Any], water_g: float | None, **row: Any) -> Brief:

@@ -3,9 +3,20 @@
 from typing import TYPE_CHECKING, Annotated, Any, Self, Union
 
 from ninja import Schema
-from pydantic import Field, TypeAdapter, model_validator
+from pydantic import Field, StringConstraints, TypeAdapter, model_validator
 
-from fernbell.core.molds import FORMS, Mold, Solid, outline, trued, water_working
+from fernbell.core.molds import (
+    CAVITIES,
+    FORMS,
+    MOST_LETTERS,
+    Loop,
+    Mold,
+    Outlined,
+    Scanned,
+    Solid,
+    trued,
+    water_working,
+)
 from fernbell.core.working import Working
 from fernbell.server.rows.schemas import Entry, Name, RowOut, Text
 
@@ -22,27 +33,32 @@ class MoldIn(Entry):
     name: Name
     shape: Shape
     water_g: float | None = None
+    cavities: int = 1
     note: Text = ""
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
-        """Let core refuse water that cannot be in a mold of these sizes."""
+        """Let core refuse water that cannot be in a mold of these sizes, and trays of none."""
+        CAVITIES.check(self.cavities)
         trued(self.shape, self.water_g)
         return self
 
 
 class MoldSketch(Schema):
-    """How a mold looks and is called: its rim from above, and the cut through its middle.
+    """How a mold looks and is called: from above, and the cut through its middle.
 
-    `composes` says that desserts are composed in it.
+    What is sliced lies along x from above; `upright` says that the cut shows nothing new. Of the
+    cut loops are closed, also over an open rim. `stands_on_rim` says that desserts in it are
+    built upside down as a rule.
     """
 
     says: str
     says_in_full: str
-    composes: bool
+    upright: bool
+    stands_on_rim: bool
     capacity_ml: float
-    outline: list[tuple[float, float]]
-    section: list[tuple[float, float]]
+    above: list[list[tuple[float, float]]]
+    section: list[list[tuple[float, float]]]
 
     @classmethod
     def of(cls, printed: Mold, water_g: float | None) -> Self:
@@ -79,20 +95,30 @@ class MoldFigures(MoldSketch):
 
 
 def _sketch(printed: Mold, mold: Solid) -> dict[str, Any]:
+    plan = mold.from_above
+    hole = plan.hole()
+    loops = [plan.outline(), *([hole] if hole else [])]
+    lying = mold.symmetry == "long"
     return {
         "says": printed.size_words(),
         "says_in_full": printed.words_in_full(),
-        "composes": mold.is_upright,
+        "upright": mold.is_upright,
+        "stands_on_rim": mold.stands_on_rim,
         "capacity_ml": mold.capacity_ml,
-        "outline": list(outline(mold.plan_at(mold.height_mm))),
-        "section": [(round(x, 2), round(z, 2)) for x, z in mold.section(0.0, mold.height_mm)],
+        "above": [[(y, -x) if lying else (x, y) for x, y in loop] for loop in loops],
+        "section": [_rounded(loop) for loop in mold.section(0.0, mold.height_mm)],
     }
+
+
+def _rounded(loop: Loop) -> list[tuple[float, float]]:
+    return [(round(x, 2), round(z, 2)) for x, z in loop]
 
 
 class MoldBrief(RowOut):
     """A mold in the list."""
 
     form: str
+    cavities: int
     figures: MoldSketch
 
 
@@ -102,6 +128,7 @@ class MoldOut(RowOut):
     form: str
     shape: Shape
     water_g: float | None
+    cavities: int
     note: str
     figures: MoldFigures
 
@@ -120,3 +147,26 @@ class FillIn(Entry):
     """A volume poured into a mold."""
 
     volume_ml: float
+
+
+class PathIn(Entry):
+    """An outline as an SVG path, and how long it is to be made."""
+
+    path: Annotated[str, StringConstraints(max_length=MOST_LETTERS)]
+    length_mm: float
+    height_mm: float
+
+
+class PathOut(Schema):
+    """The mold an outline makes."""
+
+    shape: Outlined
+
+
+class ScanOut(Schema):
+    """The mold a mesh makes, and what the mesh itself holds [ml]."""
+
+    shape: Scanned
+    faces: int
+    volume_ml: float
+    says: str

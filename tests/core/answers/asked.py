@@ -9,7 +9,7 @@ from fernbell.demo.book import demo_book
 from fernbell.demo.formulas import FORMULAS
 from fernbell.starter.molds import MOLDS
 from tests.core.answers.answers import digest, digits, of_dessert, of_formula, of_jobs, of_mold
-from tests.core.answers.given import demo_desserts, drawn_desserts
+from tests.core.answers.given import HUNG_FIRST, demo_desserts, drawn_desserts
 from tests.core.kitchen import BOOK
 
 KEPT = Path(__file__).with_name("kept.json")
@@ -35,7 +35,7 @@ def formulas() -> Answers:
 
 def proposals() -> Answers:
     """What the demo's molds answer, and what every job proposes."""
-    yield "molds", {mold.slug: of_mold(mold.mold) for mold in MOLDS}
+    yield "molds", {mold.slug: of_mold(mold.mold) for mold in MOLDS[:HUNG_FIRST]}
     yield "jobs", dict(of_jobs())
 
 

@@ -5,7 +5,7 @@ import math
 import pytest
 from fluids.geometry import TANK, A_cylinder, V_cylinder
 
-from fernbell.core.molds import Frame, Plan, Ring, clearance, disc, moved, outline
+from fernbell.core.molds import Frame, Plan, Ring, RoundedBox, clearance, disc, moved
 
 
 @pytest.mark.parametrize(("diameter", "height"), [(60, 50), (180, 45), (240, 35)])
@@ -29,9 +29,11 @@ def polygon_area(points: tuple[tuple[float, float], ...]) -> float:
     return sum(x1 * y2 - x2 * y1 for (x1, y1), (x2, y2) in zip(points, following, strict=True)) / 2
 
 
-@pytest.mark.parametrize("plan", [disc(200), Plan(160, 160, 12), Plan(570, 370), Plan(90, 40, 20)])
+@pytest.mark.parametrize(
+    "plan", [disc(200), RoundedBox(160, 160, 12), RoundedBox(570, 370), RoundedBox(90, 40, 20)]
+)
 def test_drawn_outline_encloses_the_computed_area(plan: Plan) -> None:
-    assert polygon_area(outline(plan)) == pytest.approx(plan.area_mm2, rel=0.002)
+    assert polygon_area(plan.outline()) == pytest.approx(plan.area_mm2, rel=0.002)
 
 
 def distance_to_polygon(x: float, y: float, points: tuple[tuple[float, float], ...]) -> float:
@@ -51,8 +53,8 @@ def distance_to_polygon(x: float, y: float, points: tuple[tuple[float, float], .
     ("inner", "outer"),
     [
         (disc(160), disc(180)),
-        (Plan(140, 140), Plan(160, 160, 12)),
-        (Plan(140, 140, 40), Plan(160, 160, 12)),
+        (RoundedBox(140, 140), RoundedBox(160, 160, 12)),
+        (RoundedBox(140, 140, 40), RoundedBox(160, 160, 12)),
         (disc(120), Frame(300, 200, 40).plan),
     ],
 )
@@ -60,6 +62,6 @@ def distance_to_polygon(x: float, y: float, points: tuple[tuple[float, float], .
 def test_clearance_is_the_least_distance_between_the_drawn_edges(
     inner: Plan, outer: Plan, shift: float
 ) -> None:
-    edge = outline(outer)
-    least = min(distance_to_polygon(x, y, edge) for x, y in moved(outline(inner), shift))
+    edge = outer.outline()
+    least = min(distance_to_polygon(x, y, edge) for x, y in moved(inner.outline(), shift))
     assert clearance(inner, outer, shift) == pytest.approx(least, abs=0.12)

@@ -42,7 +42,7 @@ async function shown(start = 'a') {
     draft = useDraft(
       'molds',
       () => id.value,
-      ({ name, shape, note }) => ({ name, shape, note }),
+      ({ name, shape, note }) => ({ name, shape, cavities: 1, note }),
     )
     return () => h('div')
   })
@@ -65,7 +65,7 @@ beforeEach(() => {
     ['b', 'Ring B'],
   ] as const) {
     const shape = { form: 'ring', diameter_mm: 180, height_mm: 45 } as const
-    rows.set(id, { revision: 1, data: { name, shape, note: '' } })
+    rows.set(id, { revision: 1, data: { name, shape, cavities: 1, note: '' } })
   }
 })
 

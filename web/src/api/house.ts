@@ -49,6 +49,8 @@ const NOTHING: House = {
   ways: [],
   drawn: [],
   forms: [],
+  cavities: NO_FIGURES.figure,
+  mesh_units: [],
 }
 
 /** Empty until it is read, which is once; the same for every kitchen. */

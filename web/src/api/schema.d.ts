@@ -1022,6 +1022,48 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/molds/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Outline Mold
+         * @description The mold of an outline drawn elsewhere; nothing is kept.
+         */
+        post: operations["outline_mold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/molds/scan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Scan Mold
+         * @description The mold of an STL file, the body of the request; nothing is kept.
+         *
+         *     What is too large is refused by its announced length, before it is read.
+         */
+        post: operations["scan_mold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/molds/{row_id}": {
         parameters: {
             query?: never;
@@ -1705,10 +1747,21 @@ export interface components {
             value: number;
         };
         /**
+         * Corner
+         * @description A corner of an outline seen from above [mm].
+         */
+        Corner: {
+            /** X Mm */
+            x_mm: number;
+            /** Y Mm */
+            y_mm: number;
+        };
+        /**
          * Cut
          * @description The section through the middle and the view from above, with the room they need [mm].
          *
-         *     `level_mm` is the height before coating: turned over, the floor of the mold.
+         *     `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
+         *     room the mold has, as it is cut and as the dessert stands.
          */
         Cut: {
             /** Dimensions */
@@ -1717,6 +1770,11 @@ export interface components {
             height_mm: number;
             /** Level Mm */
             level_mm: number;
+            /** Mold */
+            mold: [
+                number,
+                number
+            ][][];
             /** Mold Width Mm */
             mold_width_mm: number;
             /** Rim Mm */
@@ -1869,9 +1927,9 @@ export interface components {
              * Parts
              * @default []
              */
-            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
-            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
+            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
             /**
              * Sizes
              * @default []
@@ -1916,13 +1974,13 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
             /** Sizes */
             sizes: components["schemas"]["SizeIn"][];
         };
@@ -2255,18 +2313,43 @@ export interface components {
             source: string;
         };
         /**
+         * Fluted
+         * @description By its inner diameters to the bottom of the flutes, and how many and how deep they are [mm].
+         *
+         *     At the floor flutes are less deep by as much as it is narrower.
+         */
+        Fluted: {
+            /** Depth Mm */
+            depth_mm: number;
+            /** Diameter Mm */
+            diameter_mm: number;
+            /** Floor Diameter Mm */
+            floor_diameter_mm: number;
+            /** Flutes */
+            flutes: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "fluted";
+            /** Height Mm */
+            height_mm: number;
+        };
+        /**
          * FormOut
-         * @description A form of mold, with what a new one is until it is measured.
+         * @description A form of mold, with the molds it is begun from; from a file where it is not entered.
          */
         FormOut: {
             /** Choices */
             choices: components["schemas"]["Alternatives"][];
             /** Fields */
             fields: components["schemas"]["FieldOut"][];
-            /** First */
-            first: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
             /** Form */
             form: string;
+            /** From File */
+            from_file: boolean;
+            /** Starts */
+            starts: components["schemas"]["StartOut"][];
             /** Tables */
             tables: components["schemas"]["TableOut"][];
             /** Title */
@@ -2695,6 +2778,23 @@ export interface components {
             width_mm: number;
         };
         /**
+         * Halves
+         * @description Half an ellipsoid on half another, of one diameter [mm]; a sphere where all are alike.
+         */
+        Halves: {
+            /** Diameter Mm */
+            diameter_mm: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "halves";
+            /** Lower Mm */
+            lower_mm: number;
+            /** Upper Mm */
+            upper_mm: number;
+        };
+        /**
          * Handle
          * @description What can be dragged on the cut: a field, along an axis, from an edge of the shape.
          *
@@ -2742,11 +2842,14 @@ export interface components {
          *     that are said shorter in passing.
          */
         HouseOut: {
+            cavities: components["schemas"]["FieldOut"];
             /** Drawn */
             drawn: components["schemas"]["DrawnLayer"][];
             /** Forms */
             forms: components["schemas"]["FormOut"][];
             formulas: components["schemas"]["FormulasOut"];
+            /** Mesh Units */
+            mesh_units: string[];
             pantry: components["schemas"]["PantryOut"];
             /** Rules */
             rules: components["schemas"]["RuleOut"][];
@@ -3230,6 +3333,30 @@ export interface components {
             name: string;
         };
         /**
+         * Lining
+         * @description A thickness on floor and wall up to a height (None: to the rim).
+         */
+        Lining: {
+            /** Formula */
+            formula: string;
+            /** Height Mm */
+            height_mm?: number | null;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "lining";
+            /** Thickness Mm */
+            thickness_mm: number;
+        };
+        /**
          * Listing
          * @description Which rows of a shelf are asked for.
          *
@@ -3267,6 +3394,32 @@ export interface components {
              * @default
              */
             q: string;
+        };
+        /**
+         * Loaf
+         * @description By the inner measures of rim and floor [mm]; its corners are as round all the way up.
+         */
+        Loaf: {
+            /**
+             * Corner Radius Mm
+             * @default 0
+             */
+            corner_radius_mm: number;
+            /** Floor Length Mm */
+            floor_length_mm: number;
+            /** Floor Width Mm */
+            floor_width_mm: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "loaf";
+            /** Height Mm */
+            height_mm: number;
+            /** Length Mm */
+            length_mm: number;
+            /** Width Mm */
+            width_mm: number;
         };
         /**
          * Losses
@@ -3417,6 +3570,8 @@ export interface components {
         MoldBrief: {
             /** Archived */
             archived: boolean;
+            /** Cavities */
+            cavities: number;
             /**
              * Changed At
              * Format: date-time
@@ -3444,17 +3599,15 @@ export interface components {
          *     `water` is the difference that water makes to the printed size.
          */
         MoldFigures: {
+            /** Above */
+            above: [
+                number,
+                number
+            ][][];
             capacity: components["schemas"]["Working"];
             /** Capacity Ml */
             capacity_ml: number;
-            /** Composes */
-            composes: boolean;
             free_surface: components["schemas"]["Working"];
-            /** Outline */
-            outline: [
-                number,
-                number
-            ][];
             perimeter: components["schemas"]["Working"];
             /** Says */
             says: string;
@@ -3464,7 +3617,11 @@ export interface components {
             section: [
                 number,
                 number
-            ][];
+            ][][];
+            /** Stands On Rim */
+            stands_on_rim: boolean;
+            /** Upright */
+            upright: boolean;
             wall: components["schemas"]["Working"];
             water: components["schemas"]["Working"] | null;
         };
@@ -3473,6 +3630,11 @@ export interface components {
          * @description A mold as entered, by its inner measures, and the water it holds where it was weighed.
          */
         MoldIn: {
+            /**
+             * Cavities
+             * @default 1
+             */
+            cavities: number;
             /** Name */
             name: string;
             /**
@@ -3481,7 +3643,7 @@ export interface components {
              */
             note: string;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
             /** Water G */
             water_g?: number | null;
         };
@@ -3492,6 +3654,8 @@ export interface components {
         MoldOut: {
             /** Archived */
             archived: boolean;
+            /** Cavities */
+            cavities: number;
             /**
              * Changed At
              * Format: date-time
@@ -3514,26 +3678,26 @@ export interface components {
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
             /** Water G */
             water_g: number | null;
         };
         /**
          * MoldSketch
-         * @description How a mold looks and is called: its rim from above, and the cut through its middle.
+         * @description How a mold looks and is called: from above, and the cut through its middle.
          *
-         *     `composes` says that desserts are composed in it.
+         *     What is sliced lies along x from above; `upright` says that the cut shows nothing new. Of the
+         *     cut loops are closed, also over an open rim. `stands_on_rim` says that desserts in it are
+         *     built upside down as a rule.
          */
         MoldSketch: {
-            /** Capacity Ml */
-            capacity_ml: number;
-            /** Composes */
-            composes: boolean;
-            /** Outline */
-            outline: [
+            /** Above */
+            above: [
                 number,
                 number
-            ][];
+            ][][];
+            /** Capacity Ml */
+            capacity_ml: number;
             /** Says */
             says: string;
             /** Says In Full */
@@ -3542,7 +3706,11 @@ export interface components {
             section: [
                 number,
                 number
-            ][];
+            ][][];
+            /** Stands On Rim */
+            stands_on_rim: boolean;
+            /** Upright */
+            upright: boolean;
         };
         /**
          * MovedLine
@@ -3623,6 +3791,21 @@ export interface components {
         OtherName: {
             /** Name */
             name: string;
+        };
+        /**
+         * Outlined
+         * @description Corners in their order, on either hand round, and a height [mm].
+         */
+        Outlined: {
+            /** Corners */
+            corners: components["schemas"]["Corner"][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "outline";
+            /** Height Mm */
+            height_mm: number;
         };
         /**
          * Pack
@@ -3828,6 +4011,25 @@ export interface components {
             text: string;
         };
         /**
+         * PathIn
+         * @description An outline as an SVG path, and how long it is to be made.
+         */
+        PathIn: {
+            /** Height Mm */
+            height_mm: number;
+            /** Length Mm */
+            length_mm: number;
+            /** Path */
+            path: string;
+        };
+        /**
+         * PathOut
+         * @description The mold an outline makes.
+         */
+        PathOut: {
+            shape: components["schemas"]["Outlined"];
+        };
+        /**
          * PersonOut
          * @description Who is signed in, and where.
          */
@@ -3871,7 +4073,7 @@ export interface components {
          */
         Placed: {
             /** Parts */
-            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
         };
         /**
          * Pour
@@ -4004,7 +4206,7 @@ export interface components {
          */
         Proposed: {
             /** Part */
-            part: components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
+            part: components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
         };
         /**
          * Purpose
@@ -4116,9 +4318,9 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
         };
         /**
          * RestoreIn
@@ -4265,6 +4467,23 @@ export interface components {
             title: string;
         };
         /**
+         * Savarin
+         * @description By the inner diameters of its rim and its height; its floor is round [mm].
+         */
+        Savarin: {
+            /** Diameter Mm */
+            diameter_mm: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "savarin";
+            /** Height Mm */
+            height_mm: number;
+            /** Hole Mm */
+            hole_mm: number;
+        };
+        /**
          * ScaleOut
          * @description A unit some read otherwise: shown = kept x times + plus.
          */
@@ -4277,6 +4496,32 @@ export interface components {
             shown: string;
             /** Times */
             times: number;
+        };
+        /**
+         * ScanOut
+         * @description The mold a mesh makes, and what the mesh itself holds [ml].
+         */
+        ScanOut: {
+            /** Faces */
+            faces: number;
+            /** Says */
+            says: string;
+            shape: components["schemas"]["Scanned"];
+            /** Volume Ml */
+            volume_ml: number;
+        };
+        /**
+         * Scanned
+         * @description Slices from the floor up, as a mesh was cut [mm]; corner goes straight to corner.
+         */
+        Scanned: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "scan";
+            /** Slices */
+            slices: components["schemas"]["Slice"][];
         };
         /**
          * Section
@@ -4473,13 +4718,15 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts?: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
+            parts?: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
             /** Portions */
-            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
+            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
         };
         /**
          * SizeOut
          * @description One size of an order in brief: '12 × Ø 8 cm', and whether something is wrong with it.
+         *
+         *     `trays` are how many it takes where its mold hangs together with others.
          */
         SizeOut: {
             /** Count */
@@ -4490,8 +4737,32 @@ export interface components {
             mold_name: string;
             /** Says */
             says: string;
+            trays: components["schemas"]["Working"] | null;
             /** Wrong */
             wrong: boolean;
+        };
+        /**
+         * Slice
+         * @description An outline at a height above the floor: x and y in turn, counter-clockwise [mm].
+         */
+        Slice: {
+            /** Xy Mm */
+            xy_mm: number[];
+            /** Z Mm */
+            z_mm: number;
+        };
+        /**
+         * Slices
+         * @description Equal slices of what is long, cut across.
+         */
+        Slices: {
+            /** Count */
+            count: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            cut: "slices";
         };
         /**
          * Slot
@@ -4527,7 +4798,7 @@ export interface components {
             count: number;
             cut: components["schemas"]["Cut"];
             /** Division */
-            division: components["schemas"]["Wedges"] | components["schemas"]["Grid"];
+            division: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"];
             division_working: components["schemas"]["Working"] | null;
             /** Findings */
             findings: components["schemas"]["Finding"][];
@@ -4554,9 +4825,9 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
         };
         /**
          * StackOut
@@ -4580,11 +4851,11 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
         };
         /**
          * Stage
@@ -4638,6 +4909,16 @@ export interface components {
              */
             wait_source: string;
             working?: components["schemas"]["Working"] | null;
+        };
+        /**
+         * StartOut
+         * @description What a new mold is until it is measured, under the name it is asked for by.
+         */
+        StartOut: {
+            /** Name */
+            name: string;
+            /** Shape */
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
         };
         /**
          * State
@@ -4831,8 +5112,13 @@ export interface components {
         /**
          * TableOut
          * @description A field of several rows; `kept` names what a new row has from the one before.
+         *
+         *     `rises` says that the first number rises from row to row; `across` and `up` name the numbers
+         *     that place its point, the first divided by `per`.
          */
         TableOut: {
+            /** Across */
+            across: string;
             /** Fewest */
             fewest: number;
             /** Fields */
@@ -4845,6 +5131,12 @@ export interface components {
             most: number;
             /** Name */
             name: string;
+            /** Per */
+            per: number;
+            /** Rises */
+            rises: boolean;
+            /** Up */
+            up: string;
         };
         /**
          * Take
@@ -4903,6 +5195,28 @@ export interface components {
             work_c: number;
         };
         /**
+         * Tier
+         * @description A height of what the mold holds, on what is below; several stack.
+         */
+        Tier: {
+            /** Formula */
+            formula: string;
+            /** Height Mm */
+            height_mm: number;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "tier";
+        };
+        /**
          * Tool
          * @description What there is to work out beside a job.
          * @enum {string}
@@ -4912,7 +5226,7 @@ export interface components {
          * TopView
          * @description The dessert from above: its edge, hidden edges, cuts, one portion and what lies on it.
          *
-         *     `skin` is the formula that is seen from above.
+         *     `skin` is the formula that is seen from above; what is sliced lies along x.
          */
         TopView: {
             /** Cuts */
@@ -4935,6 +5249,14 @@ export interface components {
             garnish: components["schemas"]["Shape"][];
             /** Hidden */
             hidden: components["schemas"]["Shape"][];
+            /**
+             * Holes
+             * @default []
+             */
+            holes: [
+                number,
+                number
+            ][][];
             /** Portion */
             portion: [
                 number,
@@ -5212,18 +5534,18 @@ export interface components {
             /** Mold Says */
             mold_says: string;
             /** Parts */
-            parts: (components["schemas"]["Base"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Turned"] | components["schemas"]["Gutter"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
             /** Sizes */
             sizes: components["schemas"]["SizeOut"][];
             solved: components["schemas"]["Solved"];
             /** Takes */
             takes: components["schemas"]["Take"][];
             /** Ways */
-            ways: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"])[];
+            ways: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"])[];
         };
         /**
          * Working
@@ -7306,6 +7628,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoldOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    outline_mold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PathOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    scan_mold: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScanOut"];
                 };
             };
             /** @description A problem */

@@ -59,7 +59,6 @@ const looks = computed(() => {
   }
   return [...byId.values()]
 })
-const half = computed(() => props.cut.mold_width_mm / 2)
 const grid = computed(() => ({
   x: marks(-props.cut.width_mm / 2 - 8, props.cut.width_mm / 2 + 8, 10),
   y: marks(0, props.cut.height_mm + 6, 10),
@@ -108,11 +107,7 @@ const keyed = computed(() => {
           :d="`M${toX(frame, -cut.width_mm / 2 - 8)} ${up(y)}H${toX(frame, cut.width_mm / 2 + 8)}`"
         />
       </g>
-      <path
-        class="mold"
-        aria-hidden="true"
-        :d="`M${toX(frame, -half)} ${frame.y0}V${up(cut.rim_mm)}M${toX(frame, half)} ${frame.y0}V${up(cut.rim_mm)}`"
-      />
+      <path class="mold" aria-hidden="true" :d="loopsPath(cut.mold, frame)" />
       <CutBody
         v-for="{ shape, key } in keyed"
         :key="key"
@@ -158,6 +153,7 @@ svg {
 }
 
 .mold {
+  fill: none;
   stroke: var(--muted);
   stroke-width: 1.2;
 }

@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router'
 import { Problem, refusalOf } from '../api/client'
 import { useKnown } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
+import type { MoldBrief } from '../api/types'
 import RowChoice from '../kit/RowChoice.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
@@ -15,9 +16,7 @@ import { entryOf } from './useDessert'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
-const { rows: hung, isSuccess, suspense } = useRows('molds')
-/** Those desserts are composed in. */
-const molds = computed(() => hung.value.filter((one) => one.figures.composes))
+const { rows: molds, isSuccess, suspense } = useRows('molds')
 const { create } = useWrites('desserts')
 const { create: createMold } = useWrites('molds')
 const NEW_RING = 'new'
@@ -25,6 +24,7 @@ const name = ref('')
 const first = ref<InstanceType<typeof TextField> | null>(null)
 useFirstFocus(first)
 const picked = ref<string>()
+const chosen = ref<MoldBrief>()
 const ring = ref<{ diameter: number | null; height: number | null }>({
   diameter: null,
   height: null,
@@ -56,7 +56,10 @@ async function make() {
     await suspense()
     const into = mold.value === NEW_RING ? await measured() : mold.value
     if (!into) return
-    const row = await create.mutateAsync({ name: name.value, mold: into })
+    const hung =
+      chosen.value?.id === into ? chosen.value : molds.value.find(({ id }) => id === into)
+    const built = hung?.figures.stands_on_rim ? 'upside down' : 'upright'
+    const row = await create.mutateAsync({ name: name.value, mold: into, built })
     await open(row.id, true)
   } catch (error) {
     refusal.value = refusalOf(error)
@@ -86,7 +89,7 @@ async function measured(): Promise<string> {
   const shape = { form: 'ring' as const, diameter_mm: diameter ?? 0, height_mm: height ?? 0 }
   const cm = (mm: number) => Number((mm / 10).toFixed(1))
   const title = `Ring ${cm(shape.diameter_mm)} cm, ${cm(shape.height_mm)} high`
-  const row = await createMold.mutateAsync({ name: title, shape, note: '' })
+  const row = await createMold.mutateAsync({ name: title, shape, cavities: 1, note: '' })
   picked.value = row.id
   return row.id
 }
@@ -115,8 +118,8 @@ async function measured(): Promise<string> {
           :label="moldOf(mold ?? '')?.name ?? '…'"
           :options="ANOTHER"
           shelf="molds"
-          :fits="(one) => one.figures.composes"
           class="mold"
+          @row="(row) => (chosen = row)"
           @change="(id) => (picked = String(id))"
         />
       </label>

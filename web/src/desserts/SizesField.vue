@@ -67,7 +67,6 @@ function follow() {
         :value="view?.mold ?? ''"
         :label="moldOf(view?.mold ?? '')?.name"
         shelf="molds"
-        :fits="(one) => one.figures.composes"
         :says="offered"
         :disabled="disabled"
         class="wide"
@@ -95,7 +94,6 @@ function follow() {
       <RowChoice
         :value="undefined"
         shelf="molds"
-        :fits="(one) => one.figures.composes"
         :says="offered"
         placeholder="Add a size: choose a mold"
         class="wide adding"

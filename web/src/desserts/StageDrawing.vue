@@ -42,7 +42,6 @@ const frame = computed(() => ({
   turn: props.stage.turned ? props.cut.level_mm : undefined,
 }))
 const half = computed(() => props.cut.width_mm / 2 + 4)
-const wall = computed(() => props.cut.mold_width_mm / 2)
 const paint = (formula: string) => {
   const look = props.lookOf(formula)
   return props.textured ? `url(#${patternId(look, TEXTURE)})` : look.color
@@ -64,15 +63,7 @@ const paint = (formula: string) => {
       :fill-rule="drawnAs(shape.drawn)?.overlaps ? 'nonzero' : 'evenodd'"
       :class="{ standing: !shape.fresh }"
     />
-    <path
-      v-if="stage.in_mold"
-      class="mold"
-      :d="
-        stage.turned
-          ? `M${-wall} ${-cut.rim_mm}V0H${wall}V${-cut.rim_mm}`
-          : `M${-wall} ${-cut.rim_mm}V0M${wall} ${-cut.rim_mm}V0`
-      "
-    />
+    <path v-if="stage.in_mold" class="mold" :d="loopsPath(cut.mold, frame)" />
     <path class="board" :d="`M${-half} 0H${half}`" />
   </svg>
 </template>

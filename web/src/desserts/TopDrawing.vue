@@ -33,7 +33,7 @@ const thin = computed(() => Math.max(reach.value.x, reach.value.y) / 100)
     :aria-label="`From above: ${top.cuts.length ? top.cuts.length + ' cuts' : 'one portion'}`"
   >
     <TexturePatterns :looks="looks" />
-    <path :d="loopsPath([top.edge], frame)" :fill="skin.color" />
+    <path :d="loopsPath([top.edge, ...top.holes], frame)" :fill="skin.color" fill-rule="evenodd" />
     <path v-if="top.portion.length" :d="loopsPath([top.portion], frame)" class="portion" />
     <path
       v-for="one in top.hidden"

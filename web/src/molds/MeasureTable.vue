@@ -19,7 +19,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [rows: MeasureRow[]] }>()
 
-const shown = computed(() => [...props.rows.entries()].reverse())
+/** A wall is read from the top down, as it stands; an outline in its order. */
+const shown = computed(() => {
+  const all = [...props.rows.entries()]
+  return props.table.rises ? all.reverse() : all
+})
 
 function set(at: number, field: string, value: number | null) {
   if (value === null) return
@@ -29,6 +33,8 @@ function set(at: number, field: string, value: number | null) {
   )
 }
 
+const columns = computed(() => props.table.fields.length)
+
 /** One more at the end, higher than the last by what the last is above the one before. */
 function add() {
   const [before, last] = props.rows.slice(-2)
@@ -36,9 +42,20 @@ function add() {
   const [first, ...others] = props.table.fields
   const kept = (name: string) => (props.table.kept.includes(name) ? (last[name] ?? 0) : 0)
   const next = Object.fromEntries(others.map(({ name }) => [name, kept(name)]))
-  if (first) next[first.name] = 2 * (last[first.name] ?? 0) - (before[first.name] ?? 0)
+  if (first && props.table.rises)
+    next[first.name] = 2 * (last[first.name] ?? 0) - (before[first.name] ?? 0)
+  if (!props.table.rises) Object.assign(next, between(last, props.rows[0] ?? last))
   emit('change', [...props.rows, next])
 }
+
+/** Half way from the last corner to the first. */
+const between = (last: MeasureRow, first: MeasureRow) =>
+  Object.fromEntries(
+    props.table.fields.map(({ name }) => [
+      name,
+      Math.round(((last[name] ?? 0) + (first[name] ?? 0)) / 2),
+    ]),
+  )
 
 const remove = (at: number) =>
   emit(
@@ -56,34 +73,36 @@ const remove = (at: number) =>
       class="deed small"
       @click="add"
     >
-      One more at the top
+      {{ table.rises ? 'One more at the top' : 'One more corner' }}
     </button>
     <p class="row heads eyebrow" aria-hidden="true">
       <span v-for="one in table.fields" :key="one.name">
         {{ one.label }}, {{ scaleOf(one.unit).unit }}
       </span>
     </p>
-    <div v-for="[at, row] in shown" :key="at" class="row">
-      <NumberField
-        v-for="one in table.fields"
-        :key="one.name"
-        :label="`${one.label}, point ${at + 1}`"
-        bare
-        :unit="one.unit"
-        :value="numberAt(row, one)"
-        :disabled="disabled"
-        :error="errorAt(`${at}.${one.name}`)"
-        @commit="(value) => set(at, one.name, value)"
-      />
-      <button
-        v-if="!disabled && rows.length > table.fewest"
-        type="button"
-        class="deed small"
-        :aria-label="`Take out point ${at + 1}`"
-        @click="remove(at)"
-      >
-        ×
-      </button>
+    <div :class="['rows', { long: rows.length > 8 }]">
+      <div v-for="[at, row] in shown" :key="at" class="row">
+        <NumberField
+          v-for="one in table.fields"
+          :key="one.name"
+          :label="`${one.label}, point ${at + 1}`"
+          bare
+          :unit="one.unit"
+          :value="numberAt(row, one)"
+          :disabled="disabled"
+          :error="errorAt(`${at}.${one.name}`)"
+          @commit="(value) => set(at, one.name, value)"
+        />
+        <button
+          v-if="!disabled && rows.length > table.fewest"
+          type="button"
+          class="deed small"
+          :aria-label="`Take out point ${at + 1}`"
+          @click="remove(at)"
+        >
+          ×
+        </button>
+      </div>
     </div>
   </fieldset>
 </template>
@@ -101,7 +120,17 @@ fieldset {
   align-items: end;
   display: grid;
   gap: 6px;
-  grid-template-columns: repeat(3, minmax(0, 1fr)) 28px;
+  grid-template-columns: repeat(v-bind(columns), minmax(0, 1fr)) 28px;
+}
+
+.rows {
+  display: grid;
+  gap: 6px;
+}
+
+.rows.long {
+  max-height: 260px;
+  overflow-y: auto;
 }
 
 /* The unit stands once, above. */

@@ -13,12 +13,14 @@ import SwitchRow from '../kit/SwitchRow.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import FillTrial from './FillTrial.vue'
 import MeasureTable, { type MeasureRow } from './MeasureTable.vue'
+import PointsDrawing from './PointsDrawing.vue'
 
 const props = defineProps<{ id: string; disabled: boolean }>()
-const entryOf = ({ name, shape, water_g, note }: Mold): MoldEntry => ({
+const entryOf = ({ name, shape, water_g, cavities, note }: Mold): MoldEntry => ({
   name,
   shape,
   water_g,
+  cavities,
   note,
 })
 const mold = useDraft('molds', () => props.id, entryOf)
@@ -82,15 +84,30 @@ function measure(field: string, value: unknown) {
         />
       </label>
     </div>
-    <MeasureTable
-      v-for="one in words?.tables"
-      :key="one.name"
-      :table="one"
-      :rows="rowsAt(entry.shape, one.name)"
-      :error-at="(field) => errorAt(`shape.${one.name}.${field}`)"
-      :disabled="disabled"
-      @change="(value) => measure(one.name, value)"
-    />
+    <template v-for="one in words?.tables" :key="one.name">
+      <PointsDrawing
+        v-if="figures"
+        :table="one"
+        :rows="rowsAt(entry.shape, one.name)"
+        :loops="one.rises ? figures.section : figures.above"
+        :disabled="disabled"
+        @move="
+          (at, row) =>
+            measure(
+              one.name,
+              rowsAt(entry!.shape, one.name).map((old, i) => (i === at ? row : old)),
+            )
+        "
+      />
+      <MeasureTable
+        :table="one"
+        :rows="rowsAt(entry.shape, one.name)"
+        :error-at="(field) => errorAt(`shape.${one.name}.${field}`)"
+        :disabled="disabled"
+        @change="(value) => measure(one.name, value)"
+      />
+    </template>
+    <p v-if="words?.from_file" class="quiet">{{ figures?.says_in_full }}, read from a mesh.</p>
     <p v-if="shapeFault" class="wrong" role="alert">{{ shapeFault }}</p>
     <NumberField
       label="Water it holds, to the brim"
@@ -102,6 +119,13 @@ function measure(field: string, value: unknown) {
       :disabled="disabled"
       :error="errorAt('water_g')"
       @commit="(value) => mold.edit({ water_g: value })"
+    />
+    <EntryField
+      :words="house.cavities"
+      :entry="entry"
+      :disabled="disabled"
+      :error="errorAt('cavities')"
+      @commit="(value) => value !== null && mold.edit({ cavities: value })"
     />
     <p v-if="figures?.water" class="quiet">
       The water says

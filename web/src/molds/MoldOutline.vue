@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 
 import type { MoldSketch } from '../api/types'
+import { loopsPath } from '../desserts/drawing'
 import { reachOf } from './reach'
 
 const props = defineProps<{ figures: MoldSketch; reach: number }>()
@@ -11,21 +12,17 @@ const GAP = 10
 const scale = computed(() => WIDEST / 2 / props.reach)
 const half = computed(() => ({
   x: reachOf(props.figures) * scale.value + 2,
-  y: Math.max(...props.figures.outline.map(([, y]) => y)) * scale.value + 2,
+  y: Math.max(...props.figures.above.flat().map(([, y]) => y)) * scale.value + 2,
 }))
-const path = (points: [number, number][]) =>
-  `M${points.map(([x, y]) => `${(x * scale.value).toFixed(1)} ${(-y * scale.value).toFixed(1)}`).join('L')}`
-const above = computed(() => `${path(props.figures.outline)}Z`)
-/** The wall without a lid: the section is open at the rim. */
-const wall = computed(() => {
-  const points = props.figures.section
-  const middle = points.length / 2
-  return path([...points.slice(middle), ...points.slice(0, middle)])
-})
+const drawn = computed(() =>
+  [props.figures.above, props.figures.section].map((loops) =>
+    loopsPath(loops, { scale: scale.value, x0: 0, y0: 0 }),
+  ),
+)
 const deep = computed(() =>
-  props.figures.composes
+  props.figures.upright
     ? 0
-    : Math.max(...props.figures.section.map(([, z]) => z)) * scale.value + GAP,
+    : Math.max(...props.figures.section.flat().map(([, z]) => z)) * scale.value + GAP,
 )
 </script>
 
@@ -36,8 +33,8 @@ const deep = computed(() =>
     :viewBox="`${-half.x} ${-half.y} ${2 * half.x} ${2 * half.y + deep}`"
     aria-hidden="true"
   >
-    <path :d="above" />
-    <path v-if="deep" class="wall" :d="wall" :transform="`translate(0 ${half.y + deep - 2})`" />
+    <path :d="drawn[0]" fill-rule="evenodd" />
+    <path v-if="deep" class="wall" :d="drawn[1]" :transform="`translate(0 ${half.y + deep - 2})`" />
   </svg>
 </template>
 

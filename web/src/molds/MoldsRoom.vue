@@ -13,6 +13,7 @@ import RowList from '../kit/RowList.vue'
 import ZoneFrame from '../kit/ZoneFrame.vue'
 import { useSession } from '../shell/session'
 import MoldEditor from './MoldEditor.vue'
+import MoldFromFile from './MoldFromFile.vue'
 import MoldOutline from './MoldOutline.vue'
 import { reachOf } from './reach'
 
@@ -25,18 +26,24 @@ const { create } = useWrites('molds')
 /** All outlines share one scale, so that sizes compare at a glance. */
 const reach = computed(() => Math.max(1, ...rows.value.map((mold) => reachOf(mold.figures))))
 
-const form = ref('')
-const forms = computed(() =>
-  house.value.forms.map((one) => ({ value: one.form, label: one.title.toLowerCase() })),
+/** What a new one may begin as, under the names they are asked for by. */
+const starts = computed(() => house.value.forms.flatMap((one) => one.starts))
+const begun = ref('')
+const options = computed(() => starts.value.map(({ name }) => ({ value: name, label: name })))
+const first = computed(
+  () => starts.value.find(({ name }) => name === begun.value) ?? starts.value[0],
 )
-const made = computed(
-  () => house.value.forms.find((one) => one.form === form.value) ?? house.value.forms[0],
-)
+const reading = ref(false)
 
 async function make(title: string) {
-  if (!made.value) return
+  if (!first.value) return
   try {
-    const row = await create.mutateAsync({ name: title, shape: made.value.first, note: '' })
+    const row = await create.mutateAsync({
+      name: title,
+      shape: first.value.shape,
+      cavities: 1,
+      note: '',
+    })
     await router.push(`/molds/${row.id}`)
   } catch (error) {
     // Shown under the list.
@@ -63,13 +70,18 @@ async function make(title: string) {
         <template #make>Add a mold</template>
       </RowList>
       <label v-if="mayWrite" class="form">
-        <span class="eyebrow">A new mold is a</span>
+        <span class="eyebrow">A new mold begins as</span>
         <ChoiceField
-          :value="made?.form ?? ''"
-          :options="forms"
-          @change="(one) => (form = String(one))"
+          :value="first?.name ?? ''"
+          :options="options"
+          show-search
+          @change="(one) => (begun = String(one))"
         />
       </label>
+      <button v-if="mayWrite" type="button" class="deed small file" @click="reading = true">
+        From a drawing or a scan
+      </button>
+      <MoldFromFile v-if="reading" @close="reading = false" />
     </template>
     <template #default>
       <h1>Molds</h1>
@@ -105,6 +117,10 @@ async function make(title: string) {
 .form {
   display: grid;
   margin-top: 14px;
+}
+
+.file {
+  margin-top: 10px;
 }
 
 .mold svg {

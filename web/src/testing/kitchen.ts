@@ -139,6 +139,14 @@ export const cut = (): Cut => ({
   mold_width_mm: 120,
   rim_mm: 40,
   level_mm: 40,
+  mold: [
+    [
+      [-60, 0],
+      [60, 0],
+      [60, 40],
+      [-60, 40],
+    ],
+  ],
   section: [
     {
       part: 'base',
@@ -193,6 +201,7 @@ export const cut = (): Cut => ({
     ],
     portion: [],
     garnish: [],
+    holes: [],
   },
 })
 
@@ -232,6 +241,7 @@ export const worked = (parts: PartResult[], findings: Finding[] = []): WorkedOut
       mold_name: 'Ring 20',
       says: 'Ø 20 cm',
       count: 6,
+      trays: null,
       wrong: false,
     },
   ],

@@ -1,7 +1,9 @@
 """Regions: what a part takes of the room in and around a mold, each kind measured by its own."""
 
 from fernbell.core.desserts.regions.block import Block
+from fernbell.core.desserts.regions.course import Course
 from fernbell.core.desserts.regions.film import Film, exposed_surface
+from fernbell.core.desserts.regions.lined import Lined
 from fernbell.core.desserts.regions.pieces import Pieces
 from fernbell.core.desserts.regions.region import (
     DRAWN,
@@ -13,13 +15,15 @@ from fernbell.core.desserts.regions.region import (
     Takes,
 )
 from fernbell.core.desserts.regions.rest import Pour, Rest
-from fernbell.core.desserts.regions.strip import Strip, strip_length
+from fernbell.core.desserts.regions.strip import Strip, liner_sheet, strip_length
 
 __all__ = [
     "DRAWN",
     "Block",
+    "Course",
     "DrawnLayer",
     "Film",
+    "Lined",
     "Pieces",
     "Pour",
     "Region",
@@ -30,5 +34,6 @@ __all__ = [
     "Surroundings",
     "Takes",
     "exposed_surface",
+    "liner_sheet",
     "strip_length",
 ]

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
-from fernbell.core.molds import Loop, Plan, Solid, box, moved, outline
+from fernbell.core.molds import Loop, Plan, Solid, box, moved
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
 
@@ -28,6 +28,13 @@ class Block(Region):
 
     goes_by = "by volume"
     drawn = SOLID
+    takes_room = True
+    is_apart = True
+
+    @property
+    def floor_mm(self) -> float:
+        """Its top, where it stands on the board [mm]."""
+        return self.high_mm if self.on_board else 0.0
 
     @property
     def high_mm(self) -> float:
@@ -66,15 +73,23 @@ class Block(Region):
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Its section."""
         del near
-        loop = self.solid.section(0.0, self.solid.height_mm)
-        yield (tuple((x + self.x_mm, z + self.low_mm) for x, z in loop),)
+        loops = self.solid.section(0.0, self.solid.height_mm)
+        yield tuple(self._placed(loop) for loop in loops)
 
-    def hole(self, low_mm: float, high_mm: float, half_mm: float) -> Loop | None:
-        """Its box, cut off where it stands out of the filling."""
+    def holes(self, low_mm: float, high_mm: float, half_mm: float) -> tuple[Loop, ...]:
+        """Its box, cut off where it stands out of the filling; its section where it is hollow."""
+        low, high = max(self.low_mm, low_mm), min(self.high_mm, high_mm)
+        if high <= low:
+            return ()
+        if not self.solid.is_upright or self.plan.hole():
+            loops = self.solid.section(low - self.low_mm, high - self.low_mm)
+            return tuple(self._placed(loop) for loop in loops)
         half = self.across_mm / 2
         x0, x1 = max(self.x_mm - half, -half_mm), min(self.x_mm + half, half_mm)
-        y0, y1 = max(self.low_mm, low_mm), min(self.high_mm, high_mm)
-        return box(x0, x1, y0, y1) if y1 > y0 and x1 > x0 else None
+        return (box(x0, x1, low, high),) if x1 > x0 else ()
+
+    def _placed(self, loop: Loop) -> Loop:
+        return tuple((x + self.x_mm, z + self.low_mm) for x, z in loop)
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """To its further side and its top."""
@@ -83,7 +98,7 @@ class Block(Region):
 
     def hidden_edge(self) -> Loop | None:
         """The lowest of a stack shows its edge."""
-        return moved(outline(self.plan), self.x_mm) if self.edge_shown else None
+        return moved(self.plan.outline(), self.x_mm) if self.edge_shown else None
 
 
 def solid_volume(figure: str, solid: Solid) -> Working:

@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from fernbell.core.desserts.regions.outlines import skin
 from fernbell.core.desserts.regions.region import COAT, Region, Surroundings, Takes
 from fernbell.core.molds import MM2_PER_CM2, Loop, Solid, box
 from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
@@ -53,7 +54,11 @@ class Film(Region):
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """A strip on top, or over top and sides."""
-        half, top = near.outer.across_mm / 2 + self.out_mm, near.outer.height_mm + self.over_mm
+        outer, top = near.outer, near.outer.height_mm + self.over_mm
+        if not outer.is_upright and not self.top_only:
+            yield skin(outer, self.out_mm, self.thick_mm)
+            return
+        half = outer.plan_at(outer.height_mm).length_mm / 2 + self.out_mm
         out, high = half + self.thick_mm, top + self.thick_mm
         if self.top_only:
             yield (box(-half, half, top, high),)

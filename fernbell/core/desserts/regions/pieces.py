@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 
+from fernbell.core.desserts.regions.outlines import top_at
 from fernbell.core.desserts.regions.region import GARNISH, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop, Point
 from fernbell.core.working import Given, Working, figure_text
@@ -76,8 +77,12 @@ class Pieces(Region):
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Those on the far half, seen behind the cut."""
-        board, radius = near.outer.height_mm + self.over_mm, self._radius(near)
-        yield tuple(_half_ball(x, board, radius) for x, y in self._centers(near) if y >= 0)
+        outer, radius = near.outer, self._radius(near)
+        yield tuple(
+            _half_ball(x, top_at(outer, x) + self.over_mm, radius)
+            for x, y in self._centers(near)
+            if y >= 0
+        )
 
     def on_top(self, near: Surroundings) -> tuple[Loop, ...]:
         """A disc in every portion."""
@@ -90,7 +95,7 @@ class Pieces(Region):
 
     def _centers(self, near: Surroundings) -> tuple[Point, ...]:
         assert near.division is not None
-        return near.division.centers(near.outer.plan_at(near.outer.height_mm))
+        return near.division.centers(near.outer.from_above)
 
     def _radius(self, near: Surroundings) -> float:
         volume_mm3 = self.piece_g / (near.density_g_ml(self) or 1.0) * MM3_PER_ML

@@ -5,7 +5,7 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from typing import TYPE_CHECKING, ClassVar
 
-from fernbell.core.desserts.portions import Division
+from fernbell.core.desserts.division import Division
 from fernbell.core.formulas import FormulaReading
 from fernbell.core.molds import Loop, Solid
 from fernbell.core.working import Working
@@ -94,6 +94,10 @@ class Region(ABC):
     goes_by: ClassVar[str]
     """What it is scaled by, in words: 'by volume'."""
     drawn: ClassVar[DrawnLayer]
+    takes_room: ClassVar[bool] = False
+    """Whether what is filled in later goes around it."""
+    is_apart: ClassVar[bool] = False
+    """Whether the hole it leaves touches no other and no wall by its making."""
     by_portion: ClassVar[bool] = False
     """Whether it is known only when the dessert is divided."""
 
@@ -141,15 +145,20 @@ class Region(ABC):
         """How wide it is made; None where it has no width of its own [mm]."""
         return None
 
+    @property
+    def floor_mm(self) -> float:
+        """How high the next one stands that is put on the board [mm]."""
+        return 0.0
+
     def volume_between(self, low_mm: float, high_mm: float) -> float:
         """Room it takes inside, between two heights above the board [ml]."""
         del low_mm, high_mm
         return 0.0
 
-    def hole(self, low_mm: float, high_mm: float, half_mm: float) -> Loop | None:
+    def holes(self, low_mm: float, high_mm: float, half_mm: float) -> tuple[Loop, ...]:
         """What it leaves out of a filling of a section, between two heights [mm]."""
         del low_mm, high_mm, half_mm
-        return None
+        return ()
 
     def pours(self, name: str, near: Surroundings) -> tuple["Pour", ...]:
         """Its pours, where it is poured in turns."""

@@ -2,8 +2,10 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from itertools import chain
 
 from fernbell.core.desserts.masses import mass_of
+from fernbell.core.desserts.regions.outlines import around
 from fernbell.core.desserts.regions.region import REST, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Solid
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
@@ -109,8 +111,11 @@ class Rest(Region):
         """One shape a pour, with holes where solids stand in it."""
         half = self.solid.across_mm / 2
         for _, low, high in self.stops:
-            holes = (solid.hole(low, high, half) for solid in near.solids)
-            yield (self.solid.section(low, high), *(hole for hole in holes if hole))
+            holes = [one.holes(low, high, half) for one in near.solids]
+            if self.solid.is_upright and all(one.is_apart for one in near.solids):
+                yield (*self.solid.section(low, high), *chain.from_iterable(holes))
+            else:
+                yield around(self.solid.section(low, high), holes)
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """From wall to wall, up to its level."""

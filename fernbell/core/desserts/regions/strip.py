@@ -1,10 +1,12 @@
 """A strip along the edge, standing on the board around the dessert."""
 
+import math
 from collections.abc import Iterator
 from dataclasses import dataclass
+from itertools import pairwise
 
 from fernbell.core.desserts.regions.region import BAND, Region, Surroundings, Takes
-from fernbell.core.molds import MM3_PER_ML, Loop, box
+from fernbell.core.molds import MM3_PER_ML, Loop, Solid, box
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
 OVERLAP_SOURCE = GEOMETRY + "; the overlap is common practice"
@@ -58,7 +60,7 @@ class Strip(Region):
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Cut on both sides."""
-        half = near.outer.across_mm / 2 + self.out_mm
+        half = near.outer.plan_at(0.0).length_mm / 2 + self.out_mm
         out = half + self.film_mm
         yield box(-out, -half, 0.0, self.height_mm), box(half, out, 0.0, self.height_mm)
 
@@ -88,4 +90,28 @@ def strip_length(figure: str, edge_mm: float, overlap_mm: float) -> Working:
         law="strip = edge all round + overlap",
         arithmetic=f"{figure_text(edge_mm)} + {figure_text(overlap_mm)} = {figure_text(length)} mm",
         source=OVERLAP_SOURCE,
+    )
+
+
+def liner_sheet(mold: Solid) -> Working:
+    """How wide a sheet lines a gutter from rim to rim.
+
+    Args:
+        mold: a long mold [Solid].
+    Returns:
+        the working [mm].
+    Source:
+        geometry, exact: the way along its section.
+    """
+    (loop,) = mold.section(0.0, mold.height_mm)
+    half = len(loop) // 2
+    way = sum(math.dist(*ends) for ends in pairwise(loop[:half]))
+    return Working(
+        figure="Liner sheet, from rim to rim",
+        value=2 * way,
+        unit="mm",
+        given=(Given("from the floor to the rim along the wall", way, "mm"),),
+        law="width = twice the way from the middle of the floor to the rim",
+        arithmetic=f"2 × {figure_text(way)} = {figure_text(2 * way)} mm",
+        source=GEOMETRY,
     )

@@ -7,8 +7,10 @@ from fernbell.core.desserts.rules.coat import Coat
 from fernbell.core.desserts.rules.fill import Fill
 from fernbell.core.desserts.rules.garnish import Garnish
 from fernbell.core.desserts.rules.insert import Insert, Layer
+from fernbell.core.desserts.rules.lining import Lining
+from fernbell.core.desserts.rules.tier import Tier
 
-RULES: tuple[type[Part], ...] = (Base, Insert, Fill, Coat, Band, Garnish)
+RULES: tuple[type[Part], ...] = (Lining, Base, Tier, Insert, Fill, Coat, Band, Garnish)
 
 BY_NAME = {rule.words.rule: rule for rule in RULES}
 BUILT_AS = {rule.words.rule: place for place, rule in enumerate(RULES)}
@@ -24,4 +26,6 @@ __all__ = [
     "Garnish",
     "Insert",
     "Layer",
+    "Lining",
+    "Tier",
 ]

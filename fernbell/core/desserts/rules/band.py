@@ -19,7 +19,7 @@ WORDS = RuleWords(
     title="A band around the foot",
     text="a strip along the edge",
     usual_kind="chocolate",
-    seen=5,
+    seen=7,
     fields=(
         Field("height_mm", "Height", most=LARGEST_MM, open_least=True),
         Field("thickness_mm", "Thickness", most=50, open_least=True, step=0.5),

@@ -29,7 +29,7 @@ WORDS = RuleWords(
     title="A base on the board",
     text="a disc or plank with its own size",
     usual_kind="sponge",
-    seen=4,
+    seen=5,
     fields=(
         Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True),
         Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
@@ -62,8 +62,9 @@ class Base(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """A thin one, a little narrower than the mold."""
         height = min(practice.BASE_HEIGHT.value, round(body.mold.height_mm / 5))
-        across = inside(body.mold, practice.BASE_GAP.value)
-        return cls(key, formula, max(1.0, height), across)
+        height, low = max(1.0, height), body.board_top_mm
+        across = inside(body, practice.BASE_GAP.value, low, low + height)
+        return cls(key, formula, height, across)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""

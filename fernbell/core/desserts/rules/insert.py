@@ -40,7 +40,7 @@ WORDS = RuleWords(
     title="An insert inside",
     text="layers frozen in a smaller ring",
     usual_kind="fruit",
-    seen=3,
+    seen=4,
     fields=(
         Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
         Field("lift_mm", "Above the board", most=LARGEST_MM),
@@ -94,12 +94,12 @@ class Insert(Part):
     @classmethod
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As wide as the clearance allows, over the highest part, as high as leaves it covered."""
-        gap = 2 * practice.side_clearance(body.mold.across_mm).value
+        gap = 2 * practice.side_clearance(body.mold.longest_mm).value
         lift = body.blocks_top_mm + practice.SEAL_DEPTH.value
         room = body.level_mm - lift - practice.COVER_CLEARANCE.value
         height = max(1.0, min(practice.INSERT_HEIGHT.value, round(room)))
         layer = Layer(f"{key}-1", formula, height)
-        return cls(key, (layer,), inside(body.mold, gap), lift)
+        return cls(key, (layer,), inside(body, gap, lift, lift + height), lift)
 
     def with_layer(self, body: Body, key: str, formula: str) -> Self:
         """With one more layer on top, no higher than leaves it covered."""
@@ -151,7 +151,7 @@ class Insert(Part):
         top, cover = stack[-1].high_mm, practice.COVER_CLEARANCE.value
         floor, _ = body.below(self.key)
         edge = self.offset_mm + bottom.across_mm / 2
-        yield beside(body, bottom, practice.side_clearance(body.mold.across_mm).value)
+        yield beside(body, bottom, practice.side_clearance(body.mold.longest_mm).value)
         # On the bare board an insert needs no mousse beneath it.
         yield upright(self.key, "below", edge, floor, self.lift_mm, cover if floor else 0.0)
         if body.rest:
@@ -195,7 +195,7 @@ class Insert(Part):
 
     def _beside(self, body: Body, name: str) -> Iterator[Finding]:
         block = body.blocks_of(self.key)[0]
-        gap, least = body.gap(block), practice.side_clearance(body.mold.across_mm)
+        gap, least = body.gap(block), practice.side_clearance(body.mold.longest_mm)
         if is_short(gap, 0):
             yield outside(block, gap, name)
         elif is_short(gap, least.value):

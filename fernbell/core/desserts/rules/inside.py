@@ -1,25 +1,28 @@
 """What bases and inserts have in common: their gap to the wall, and what is wrong without it."""
 
+from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.regions import Block
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.molds import Plan, Solid
+from fernbell.core.molds import Plan
 from fernbell.core.working import GEOMETRY, figure_text
 
 
-def inside(mold: Solid, gap_mm: float) -> float:
+def inside(body: Body, gap_mm: float, low_mm: float, high_mm: float) -> float:
     """How wide a part is that keeps a gap to the wall, or less of one in what is narrow.
 
     Args:
-        mold: the mold around it [Solid].
+        body: the mold and what stands in it [Body].
         gap_mm: the gap wanted [mm].
+        low_mm: its underside [mm].
+        high_mm: its top [mm].
     Returns:
         its diameter, or its length in a frame [mm].
     Source:
         common practice.
     """
-    plan = mold.plan_at(mold.height_mm)
-    shorter = min(plan.length_mm, plan.width_mm)
-    return plan.length_mm - 2 * min(gap_mm, round(shorter / 8))
+    plan, narrowest = body.mold.from_above, body.narrowest_mm(low_mm, high_mm)
+    shorter = min(plan.length_mm, plan.width_mm) - (plan.length_mm - narrowest)
+    return max(1.0, narrowest - 2 * min(gap_mm, max(0, round(shorter / 8))))
 
 
 def across_refitted(across_mm: float, was: Plan, now: Plan) -> tuple[float, bool]:
@@ -37,7 +40,7 @@ def across_refitted(across_mm: float, was: Plan, now: Plan) -> tuple[float, bool
     Source:
         common practice: the gap is what the chef chose.
     """
-    shortest = now.length_mm - min(now.length_mm, now.width_mm)
+    shortest = now.length_mm - 2 * now.room_mm
     kept = across_mm + now.length_mm - was.length_mm
     share = across_mm * now.length_mm / was.length_mm
     if kept > max(share / 2, shortest):

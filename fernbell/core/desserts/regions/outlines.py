@@ -1,0 +1,85 @@
+"""Outlines of the cut where walls are not upright: what is left around solids, what lies over."""
+
+from collections.abc import Iterable, Iterator
+
+from shapely import difference, symmetric_difference, union_all
+from shapely.geometry import MultiPolygon, Polygon, box
+from shapely.geometry.base import BaseGeometry
+
+from fernbell.core.molds import Loop, Solid
+
+_FINEST_MM, _GRID_MM = 0.01, 1e-4
+_FAR_MM = 1e4
+_STEPS = 40
+
+
+def around(loops: Iterable[Loop], holes: Iterable[Iterable[Loop]]) -> tuple[Loop, ...]:
+    """Outlines less what stands in them.
+
+    Args:
+        loops: closed polygons, shape (n, m, 2) [mm].
+        holes: of each thing closed polygons, one inside another a hole of it; things may overlap
+            and reach out, shape (k, n, m, 2) [mm].
+    Returns:
+        closed polygons; one inside another is a hole [mm].
+    Source:
+        geometry.
+    """
+    taken = union_all([_filled(one) for one in holes])
+    return tuple(_loops(difference(_filled(loops), taken, grid_size=_GRID_MM)))
+
+
+def skin(solid: Solid, under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
+    """A film over top and sides of what stands on a board, others under it.
+
+    Args:
+        solid: what is covered [Solid].
+        under_mm: how thick is what lies under it [mm].
+        thick_mm: how thick it is [mm].
+    Returns:
+        closed polygons [mm].
+    Source:
+        geometry.
+    """
+    covered = _filled(solid.section(0.0, solid.height_mm))
+    inner = covered.buffer(under_mm) if under_mm else covered
+    over_board = box(-_FAR_MM, 0.0, _FAR_MM, _FAR_MM)
+    return tuple(_loops(covered.buffer(under_mm + thick_mm).difference(inner) & over_board))
+
+
+def top_at(solid: Solid, x_mm: float) -> float:
+    """How high a solid is so far from its middle.
+
+    Args:
+        solid: the solid [Solid].
+        x_mm: to the right, or to the left if negative [mm].
+    Returns:
+        the height of its surface there, to a fortieth of its height [mm].
+    Source:
+        geometry.
+    """
+    top = solid.height_mm
+    if solid.is_upright:
+        return top
+    heights = (min(top, top * step / _STEPS) for step in range(_STEPS, 0, -1))
+    return next((z for z in heights if solid.plan_at(z).length_mm / 2 >= abs(x_mm)), 0.0)
+
+
+def _filled(loops: Iterable[Loop]) -> BaseGeometry:
+    """By the even-odd rule."""
+    found: BaseGeometry = Polygon()
+    for loop in loops:
+        if len(loop) > 2:
+            # Of no width: points and lines that touching outlines leave are dropped.
+            whole = Polygon(loop).buffer(0)
+            found = symmetric_difference(found, whole, grid_size=_GRID_MM).buffer(0)
+    return found
+
+
+def _loops(shape: BaseGeometry) -> Iterator[Loop]:
+    bodies = shape.geoms if isinstance(shape, MultiPolygon) else (shape,)
+    for body in bodies:
+        if isinstance(body, Polygon) and not body.is_empty:
+            thin = body.simplify(_FINEST_MM)
+            for ring in (thin.exterior, *thin.interiors):
+                yield tuple((round(x, 2), round(z, 2)) for x, z in ring.coords[:-1])

@@ -1,0 +1,146 @@
+"""A thickness on floor and wall: paste in a pan, a crumb crust, a molded chocolate shell."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from typing import Literal, Self
+
+from fernbell.core.desserts import practice
+from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.measure import MeasuredDessert
+from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
+from fernbell.core.desserts.regions import Lined
+from fernbell.core.desserts.step import BuildStep, Moment
+from fernbell.core.field import Field, check_fields
+from fernbell.core.findings import Finding, Severity
+from fernbell.core.molds import Plan, Solid
+from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
+
+WORDS = RuleWords(
+    rule="lining",
+    title="A lining in the mold",
+    text="paste, crumb or chocolate on floor and wall",
+    usual_kind="paste",
+    seen=6,
+    fields=(
+        Field("thickness_mm", "Thickness", least=0.5, most=50, step=0.5),
+        Field("height_mm", "Up to", most=LARGEST_MM, open_least=True, empty="the rim"),
+    ),
+    handles=(Handle("height", "height_mm", "edge", "up", "top", empty_at_rim=True),),
+    once="one lining at most",
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Lining(Part):
+    """A thickness on floor and wall up to a height (None: to the rim)."""
+
+    key: str
+    formula: str
+    thickness_mm: float
+    height_mm: float | None = None
+    name: str = ""
+    rule: Literal["lining"] = "lining"
+
+    words = WORDS
+
+    def __post_init__(self) -> None:
+        check_fields(self, self.words.fields)
+
+    @classmethod
+    def propose(cls, body: Body, key: str, formula: str) -> Self:
+        """As thick as paste is rolled, thinner in what is small."""
+        small = min(body.mold.longest_mm, body.mold.height_mm) / 8
+        usual = practice.LINING_THICKNESS.value
+        return cls(key, formula, max(0.5, min(usual, round(small, 1))))
+
+    def uses(self) -> tuple[Use, ...]:
+        """Its formula."""
+        return (Use("", None, self.formula),)
+
+    def place(self, body: Body) -> tuple[Lined]:
+        """On the bare mold; CoreError where nothing is left inside."""
+        rim = body.mold.height_mm
+        high = rim if self.height_mm is None else min(self.height_mm, rim)
+        inner = body.mold.inset(self.thickness_mm)
+        # Turned over its floor is on top, and what it holds stands on the board.
+        stands = self.thickness_mm if body.is_upright else 0.0
+        sizes = (self.thickness_mm, high)
+        return (Lined(self.key, self.name, self.formula, *sizes, body.mold, inner, stands),)
+
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
+        """Pressed in before anything else."""
+        (lined,) = made.body.of(self.key)
+        roll = roll_out(made.body.mold)
+        says = f"{figure_text(self.thickness_mm)} mm"
+        if made.body.is_upright and roll:
+            says = f"rolled {says} thin, {figure_text(roll.value)} mm across; docked and rested"
+        yield BuildStep(
+            Moment.BOARD,
+            "lining",
+            made.name(self.key),
+            says,
+            (made.shape(lined),),
+            (self.formula,),
+            working=roll if made.body.is_upright else None,
+        )
+
+    def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
+        """Higher than the mold."""
+        rim = made.body.mold.height_mm
+        if self.height_mm is not None and practice.is_short(rim, self.height_mm):
+            yield Finding(
+                code="lining-above-rim",
+                severity=Severity.CAUTION,
+                message=f"{made.name(self.key)} is to stand "
+                f"{figure_text(self.height_mm - rim)} mm above the rim.",
+                why="What nothing holds slumps in the oven; it is counted up to the rim.",
+                remedy=f"Line it up to {figure_text(rim)} mm, the rim.",
+                source=GEOMETRY,
+                part=self.key,
+            )
+
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
+        """How thick, how high."""
+        (lined,) = made.body.of(self.key)
+        high = figure_text(getattr(lined, "high_mm", 0.0))
+        thick = figure_text(self.thickness_mm)
+        yield f"{made.name(self.key)}: a lining of {thick} mm, up to {high} mm."
+
+    def says(self) -> str:
+        """How thick."""
+        return f"lining · {self.thickness_mm:g} mm"
+
+    def refitted(self, was: Plan, now: Plan) -> Self:
+        """As thick, unless that leaves nothing inside."""
+        most = max(0.5, round(now.room_mm / 4, 1))
+        return replace(self, thickness_mm=min(self.thickness_mm, most))
+
+
+def roll_out(mold: Solid) -> Working | None:
+    """How wide paste is rolled to line a round pan; d + 2 h + overhang.
+
+    Args:
+        mold: the pan [Solid].
+    Returns:
+        the working [mm]; None where it is not round.
+    Source:
+        common practice.
+    """
+    if mold.symmetry != "round":
+        return None
+    across, height, over = mold.across_mm, mold.height_mm, practice.PASTE_OVERHANG.value
+    wide = across + 2 * height + over
+    return Working(
+        figure="Rolled out",
+        value=wide,
+        unit="mm",
+        given=(
+            Given("pan across", across, "mm"),
+            Given("depth", height, "mm"),
+            Given("overhang in all", over, "mm"),
+        ),
+        law="across = the pan + 2 × its depth + what hangs over",
+        arithmetic=f"{figure_text(across)} + 2 × {figure_text(height)} + {figure_text(over)} = "
+        f"{figure_text(wide)} mm",
+        source=COMMON_PRACTICE,
+    )
