@@ -10,6 +10,7 @@ from fernbell.core.desserts import (
     Base,
     Built,
     Coat,
+    Core,
     Dessert,
     Fill,
     Garnish,
@@ -19,6 +20,7 @@ from fernbell.core.desserts import (
     Lining,
     Part,
     Portions,
+    Roll,
     Tier,
     portions_for,
 )
@@ -59,6 +61,7 @@ def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tupl
         )
         lift = draw(st.floats(0, mold.height_mm))
         drawn.append(Insert(f"heart{i}", layers, draw(across), lift))
+    drawn.extend(draw(rolled(formulas)))
     if draw(st.booleans()):
         drawn.append(Lining("lining", draw(formulas), draw(st.floats(0.5, 2))))
     for i in range(draw(st.integers(0, 2))):
@@ -79,6 +82,21 @@ def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tupl
         pieces = draw(st.sampled_from([0.5, 1, 2.5]))
         drawn.append(Garnish("garnish", draw(formulas), draw(st.floats(0.5, 20)), pieces))
     return tuple(draw(st.permutations(drawn)))
+
+
+@st.composite
+def rolled(draw: st.DrawFn, formulas: st.SearchStrategy[str]) -> list[Part]:
+    """Now and then a sheet rolled up, and a core."""
+    yet: list[Part] = []
+    if draw(st.integers(0, 4)) == 0:
+        spread = tuple(
+            Layer(f"spread{n}", draw(formulas), draw(st.floats(0.5, 12)))
+            for n in range(draw(st.integers(1, 3)))
+        )
+        yet.append(Roll("roll", spread, draw(st.floats(0, 20)), draw(st.booleans())))
+    if draw(st.integers(0, 4)) == 0:
+        yet.append(Core("core", draw(formulas), draw(st.floats(2, 40))))
+    return yet
 
 
 @st.composite

@@ -13,7 +13,6 @@ from fernbell.core.desserts import (
     Dessert,
     Fill,
     Garnish,
-    Insert,
     Part,
     refit,
     solve,
@@ -51,9 +50,7 @@ def test_whatever_is_drawn_is_worked_out_and_judged(dessert: Dessert, count: int
 def test_there_is_one_result_a_formula_in_the_order_of_the_shelf(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK)
     wanted = [
-        (part.key, layer)
-        for part in dessert.parts
-        for layer in ([layer.key for layer in part.layers] if isinstance(part, Insert) else [None])
+        (part.key, layer) for part in dessert.parts for layer in (use.layer for use in part.uses())
     ]
     assert [(part.part, part.layer) for part in solved.parts] == wanted
 

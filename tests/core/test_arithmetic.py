@@ -38,7 +38,7 @@ def worked_out(expression: str) -> Known:
     """Value of an arithmetic as written, with the error its rounded numbers may add up to."""
     plain = re.sub(r"(?<=\d) (?=\d{3})", "", expression)
     plain = re.sub(r"(?<=\d) (?:g/ml|ml|g)\b", "", plain)
-    plain = plain.replace(" rad", "")
+    plain = plain.replace(" rad", "").replace("√", "sqrt")
     for sign, python in (("×", "*"), ("−", "-"), ("²", "**2"), ("³", "**3"), ("π", "pi")):
         plain = plain.replace(sign, python)
     return known(ast.parse(re.sub(r"(\d)pi", r"\1*pi", plain).strip(), mode="eval").body)
@@ -54,6 +54,9 @@ def known(node: ast.expr) -> Known:
         case ast.UnaryOp(op=ast.USub(), operand=inner):
             value, error = known(inner)
             return -value, error
+        case ast.Call(func=ast.Name(id="sqrt"), args=[inner]):
+            value, error = known(inner)
+            return math.sqrt(value), error / (2 * math.sqrt(value))
         case ast.BinOp(left=left, op=ast.Pow(), right=ast.Constant(value=2 | 3 as power)):
             value, error = known(left)
             return value**power, power * abs(value) ** (power - 1) * error

@@ -72,7 +72,7 @@ def test_every_shape_of_the_cut_is_built_once_and_stands_at_the_end(dessert: Des
     solved, _ = solve(dessert, BOOK, 1)
     if not solved.stages:
         return
-    placed = [place for stage in solved.stages if stage.code != "insert" for place in stage.fresh]
+    placed = [place for stage in solved.stages if not stage.aside for place in stage.fresh]
     assert sorted(placed) == list(range(len(solved.cut.section)))
     assert sorted(solved.stages[-1].shows) == sorted(placed)
     for stage in solved.stages:

@@ -176,5 +176,5 @@ def test_a_layer_is_proposed_on_top_and_stays_covered() -> None:
         dessert = entremet(heart=propose_layer(dessert, "heart", f"n{number}", "jelly"))
     top = next(part for part in dessert.parts if isinstance(part, Insert)).layers[0]
     assert top.height_mm == 1
-    with pytest.raises(CoreError, match="insert of this dessert"):
+    with pytest.raises(CoreError, match="part of this dessert that has layers"):
         propose_layer(entremet(), "base", "new", "jelly")

@@ -3,7 +3,7 @@
 from fernbell.core.desserts.bite import Bite, BitePart, take_bite
 from fernbell.core.desserts.body import Body, Built
 from fernbell.core.desserts.cut import Cut, TopView, draw
-from fernbell.core.desserts.dessert import Dessert, lay_out
+from fernbell.core.desserts.dessert import Dessert, lay_out, shape_of
 from fernbell.core.desserts.division import Grid, Slices, WayWords, Wedges
 from fernbell.core.desserts.drawn import drawn_in
 from fernbell.core.desserts.measure import PartResult
@@ -25,11 +25,13 @@ from fernbell.core.desserts.rules import (
     Band,
     Base,
     Coat,
+    Core,
     Fill,
     Garnish,
     Insert,
     Layer,
     Lining,
+    Roll,
     Tier,
 )
 from fernbell.core.desserts.sight import Dimension
@@ -50,6 +52,7 @@ __all__ = [
     "ByWeight",
     "Carried",
     "Coat",
+    "Core",
     "Cut",
     "Dessert",
     "Dimension",
@@ -66,6 +69,7 @@ __all__ = [
     "PartResult",
     "Portions",
     "Pour",
+    "Roll",
     "RuleWords",
     "Shape",
     "Size",
@@ -88,6 +92,7 @@ __all__ = [
     "propose_layer",
     "refit",
     "said_each_way",
+    "shape_of",
     "solve",
     "solve_order",
     "take_bite",

@@ -1,13 +1,23 @@
 """A mold with regions in it and around it: what stands where."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 from itertools import groupby, pairwise
 from typing import Literal
 
 from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.practice import THINNEST_POUR, is_individual
-from fernbell.core.desserts.regions import Block, Film, Lined, Region, Rest, Strip
+from fernbell.core.desserts.regions import (
+    Bar,
+    Block,
+    Film,
+    Lined,
+    Region,
+    Rest,
+    Strip,
+    Winding,
+    Wound,
+)
 from fernbell.core.errors import OutOfRange
 from fernbell.core.molds import Plan, Prism, Solid, clearance
 
@@ -29,11 +39,13 @@ class Body:
     built: Built
     parts: tuple[Part, ...] = ()
     regions: tuple[Region, ...] = ()
+    core_mm: float = 0.0
+    """Across what is laid at the start of a roll, if there is a core [mm]."""
 
     def with_part(self, part: Part) -> "Body":
         """The body with one more part placed."""
         regions = (*self.regions, *part.place(self))
-        return Body(self.mold, self.built, (*self.parts, part), regions)
+        return replace(self, parts=(*self.parts, part), regions=regions)
 
     @property
     def is_upright(self) -> bool:
@@ -54,6 +66,26 @@ class Body:
     def lining(self) -> Lined | None:
         """What floor and wall are lined with."""
         return next((region for region in self.regions if isinstance(region, Lined)), None)
+
+    @cached_property
+    def roll(self) -> Winding | None:
+        """What is rolled up."""
+        return next((region.roll for region in self.regions if isinstance(region, Wound)), None)
+
+    @cached_property
+    def cores(self) -> tuple[Bar, ...]:
+        """What is laid at the start of a roll."""
+        return tuple(region for region in self.regions if isinstance(region, Bar))
+
+    @cached_property
+    def formed(self) -> Solid | None:
+        """What the dessert becomes where it is not as its mold is."""
+        return next((region.stands for region in self.regions if region.stands), None)
+
+    @property
+    def shape(self) -> Solid:
+        """What it is divided as: what its parts make of it, or its mold."""
+        return self.formed or self.mold
 
     @cached_property
     def stacks(self) -> tuple[tuple[Block, ...], ...]:
@@ -95,12 +127,14 @@ class Body:
     @cached_property
     def top_mm(self) -> float:
         """Height before coating: the fill's level, or the highest solid [mm]."""
+        if self.formed:
+            return self.formed.height_mm
         return self.rest.level_mm if self.rest else self.blocks_top_mm
 
     @cached_property
     def outer(self) -> Solid:
         """The dessert before it is coated."""
-        return self.mold.to_height(self.top_mm)
+        return self.formed or self.mold.to_height(self.top_mm)
 
     @cached_property
     def is_individual(self) -> bool:

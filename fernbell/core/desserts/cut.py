@@ -36,7 +36,7 @@ class Cut:
     """The section through the middle and the view from above, with the room they need [mm].
 
     `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
-    room the mold has, as it is cut and as the dessert stands.
+    room the mold has, as it is cut and as the dessert stands; nothing where it is out of it.
     """
 
     width_mm: float
@@ -64,11 +64,12 @@ def draw(made: MeasuredDessert) -> Cut:
     behind = sorted(body.regions, key=lambda one: _FROM_THE_BACK[one.drawn])
     section = tuple(shape for region in behind for shape in region.shapes(near))
     reaches = [region.reach(near) for region in body.regions]
-    mold = body.mold
-    room = mold.section(0.0, mold.height_mm)
+    mold = body.shape
+    room = () if body.formed else mold.section(0.0, mold.height_mm)
     return Cut(
         width_mm=max(
-            [2 * max(x for loop in room for x, _ in loop), *(wide for wide, _ in reaches)]
+            [*(2 * x for loop in room for x, _ in loop), *(wide for wide, _ in reaches)],
+            default=mold.across_mm,
         ),
         height_mm=max([mold.height_mm, body.top_mm, *(high for _, high in reaches)]),
         mold_width_mm=mold.across_mm,
@@ -102,7 +103,7 @@ def _top_view(made: MeasuredDessert, section: tuple[Shape, ...]) -> TopView:
     )
     seen = body.films[-1].formula if body.films else section[0].formula if section else ""
     view = TopView(edge.outline(), seen, hidden, cuts, portion, lying, (hole,) if hole else ())
-    return _lengthwise(view) if body.mold.symmetry == "long" else view
+    return _lengthwise(view) if body.shape.symmetry == "long" else view
 
 
 def _lengthwise(view: TopView) -> TopView:

@@ -7,7 +7,7 @@ from fernbell.core.desserts.body import Body, Built
 from fernbell.core.desserts.division import DIVISIONS
 from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.portions import Portions, division_in
-from fernbell.core.desserts.rules import BUILT_AS, RULES
+from fernbell.core.desserts.rules import BUILT_AS, RULES, Core
 from fernbell.core.errors import CoreError
 from fernbell.core.molds import Solid, turned_over
 
@@ -31,9 +31,25 @@ class Dessert:
         if len(set(keys)) < len(keys):
             raise CoreError("parts", "a key used twice", "parts with keys of their own")
         own_cut = division_in(self.mold)
-        if isinstance(self.portions, DIVISIONS) and not isinstance(self.portions, own_cut):
+        # Divided as its mold asks, it may take another shape later: it is cut into as many then.
+        cuts = (own_cut, division_in(shape_of(self)))
+        if isinstance(self.portions, DIVISIONS) and not isinstance(self.portions, cuts):
             allowed = f"{own_cut.called}, a count or a weight"
             raise CoreError("portions", self.portions.cut, allowed)
+
+
+def shape_of(dessert: Dessert) -> Solid:
+    """What a dessert is divided as: its mold, or what its parts make of it.
+
+    Args:
+        dessert: parts in a mold [Dessert].
+    Returns:
+        the solid [mm].
+    Source:
+        definition.
+    """
+    formed = any(part.forms for part in dessert.parts)
+    return (lay_out(dessert).formed if formed else None) or dessert.mold
 
 
 def lay_out(dessert: Dessert) -> Body:
@@ -49,7 +65,8 @@ def lay_out(dessert: Dessert) -> Body:
         geometry.
     """
     stands = dessert.mold if dessert.built == "upright" else turned_over(dessert.mold)
-    body = Body(stands, dessert.built)
+    core = next((part.across_mm for part in dessert.parts if isinstance(part, Core)), 0.0)
+    body = Body(stands, dessert.built, core_mm=core)
     for part in sorted(_upwards(dessert), key=lambda one: (BUILT_AS[one.rule], one.stands_mm)):
         body = body.with_part(part)
     return body

@@ -94,6 +94,8 @@ class Part(ABC):
     __slots__ = ()
 
     words: ClassVar[RuleWords]
+    forms: ClassVar[bool] = False
+    """Whether the dessert takes its shape from it, not from its mold."""
 
     if TYPE_CHECKING:
 
@@ -151,6 +153,11 @@ class Part(ABC):
     def stands_mm(self) -> float:
         """Among parts of its rule, the lowest is placed first [mm]."""
         return 0.0
+
+    def with_layer(self, body: "Body", key: str, formula: str) -> Self | None:
+        """With one more layer on top; None where it has none."""
+        del body, key, formula
+        return None
 
     def poured_g(self, one_g: float, count: int) -> float | None:
         """What has to be poured for so many [g]; None where it is not poured from a jug."""

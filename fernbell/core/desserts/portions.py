@@ -120,17 +120,19 @@ def divide(
     Source:
         common practice.
     """
+    own = division_in(mold)
     if isinstance(portions, Wedges | Grid | Slices):
-        return portions, None
+        kept = isinstance(portions, own)
+        return portions if kept else own.nearest(mold, portions.count), None
     if isinstance(portions, ByCount):
-        return division_in(mold).equal(mold, portions.count), None
+        return own.equal(mold, portions.count), None
     if portions.portion_g <= garnish_g:
         allowed = f"more than {figure_text(garnish_g)}, its garnish"
         raise OutOfRange("portion_g", portions.portion_g, allowed)
     if not plain_g or plain_g < 0:
         return portions_for(mold), None
     exact = plain_g / (portions.portion_g - garnish_g)
-    division = division_in(mold).nearest(mold, exact)
+    division = own.nearest(mold, exact)
     return division, _number_working(portions.portion_g, plain_g, garnish_g, exact, division)
 
 

@@ -33,6 +33,11 @@ GARNISH_PIECE = PRACTICE["garnish piece"]
 LINING_THICKNESS = PRACTICE["lining thickness"]
 PASTE_OVERHANG = PRACTICE["paste overhang"]
 TIER_HEIGHT = PRACTICE["tier height"]
+SHEET_THICKNESS = PRACTICE["sheet thickness"]
+ROLL_FILLING = PRACTICE["roll filling"]
+ROLL_TRIM = PRACTICE["roll trim"]
+ROLL_TURNS = PRACTICE["roll turns"]
+CORE_ACROSS = PRACTICE["core across"]
 AHEAD_FROM = PRACTICE["ahead from"]
 
 

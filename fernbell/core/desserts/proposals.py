@@ -7,7 +7,7 @@ from fernbell.core.desserts import practice
 from fernbell.core.desserts.dessert import Dessert, lay_out
 from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.portions import ByWeight, Portions, division_in, portions_for
-from fernbell.core.desserts.rules import BY_NAME, Insert
+from fernbell.core.desserts.rules import BY_NAME
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.molds import Solid
 
@@ -33,25 +33,25 @@ def propose(dessert: Dessert, rule: str, key: str, formula: str) -> Part:
     return BY_NAME[rule].propose(lay_out(dessert), key, formula)
 
 
-def propose_layer(dessert: Dessert, insert: str, key: str, formula: str) -> Insert:
-    """An insert of the dessert with one more layer on top, no higher than leaves it covered.
+def propose_layer(dessert: Dessert, insert: str, key: str, formula: str) -> Part:
+    """A part of the dessert with one more layer on top, no higher than leaves it covered.
 
     Args:
         dessert: the dessert as it is [Dessert].
-        insert: key of the insert [key].
+        insert: key of the part [key].
         key: key of the new layer [key].
         formula: key of its formula [key].
     Returns:
-        the insert with the layer [mm].
+        the part with the layer [mm].
     Raises:
-        UnknownKey: the dessert has no such insert.
+        UnknownKey: the dessert has no such part, or it has no layers.
     Source:
         common practice.
     """
     for part in dessert.parts:
-        if part.key == insert and isinstance(part, Insert):
-            return part.with_layer(lay_out(dessert), key, formula)
-    raise UnknownKey("insert", insert, "an insert of this dessert")
+        if part.key == insert and (grown := part.with_layer(lay_out(dessert), key, formula)):
+            return grown
+    raise UnknownKey("insert", insert, "a part of this dessert that has layers")
 
 
 def refit(dessert: Dessert, mold: Solid) -> Dessert:

@@ -78,7 +78,7 @@ def measured(dessert: Dessert, readings: Readings, count: int) -> MeasuredDesser
     plain = _finished(before)
     division, working = divide(
         dessert.portions,
-        dessert.mold,
+        body.shape,
         plain.value if plain else None,
         sum(one.on_a_portion_g for one in by_portion),
     )
@@ -113,7 +113,7 @@ class Size:
         """Everything that follows: totals, findings, cut, stages and words [g, mm]."""
         made, body, count = self.made, self.made.body, self.made.count
         finished = self.finished
-        edge = body.mold.perimeter_at(body.mold.height_mm)
+        edge = body.mold.from_above.perimeter_mm
         cut = draw(made)
         return Solved(
             count=count,

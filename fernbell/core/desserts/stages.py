@@ -23,7 +23,7 @@ class Stage:
     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
     `aside` says that it stands by itself, on a board of its own. `ahead` says what the formulas
     used here need before. The wait begins when the stage is done; `wait_source` says who asks
-    for it.
+    for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut.
     """
 
     code: str
@@ -40,6 +40,7 @@ class Stage:
     wait_says: str = ""
     wait_source: str = ""
     cold: bool = False
+    flat: tuple[Shape, ...] = ()
 
 
 def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage, ...]:
@@ -110,6 +111,7 @@ def _stage(
         wait_says=wait_words(wait) if wait else "",
         wait_source=source,
         cold=wait is not None and wait.kind in _COLD,
+        flat=step.flat,
     )
 
 
@@ -130,6 +132,8 @@ def _in_the_mold(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
 def _lining(body: Body) -> Iterator[BuildStep]:
     """A strip all round upright walls, a sheet in what is long; nothing sticks to the others."""
     mold = body.mold
+    if body.formed:
+        return
     if mold.is_upright:
         edge = mold.perimeter_at(mold.height_mm)
         liner = strip_length("Liner strip", edge, practice.LINER_OVERLAP.value)
@@ -165,6 +169,9 @@ def _out_of_the_mold(body: Body, steps: list[BuildStep], readings: Readings) -> 
     """Unmolding and finishing; what was frozen thaws before the garnish."""
     turning = "" if body.is_upright else ", turned over"
     unmold = BuildStep(Moment.OVER, "unmold", "Unmold", f"onto a board{turning}")
+    if body.roll:
+        says = f"{figure_text(body.roll.trim_mm)} mm off each end, kept as knots"
+        unmold = BuildStep(Moment.OVER, "trim", "Trim", says)
     *before, last = unmold, *_at(steps, Moment.OVER)
     thaw = practice.THAW_SMALL if body.is_individual else practice.THAW
     yield from before

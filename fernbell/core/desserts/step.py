@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from enum import Enum, auto
 
-from fernbell.core.desserts.regions import ShapeKey
+from fernbell.core.desserts.regions import Shape, ShapeKey
 from fernbell.core.formulas import Wait
 from fernbell.core.working import Working
 
@@ -23,7 +23,8 @@ class Moment(Enum):
 class BuildStep:
     """A step with its new shapes and the formulas whose waits begin with it.
 
-    `usual` is the wait where no method names one; `low_mm` and `high_mm` say between which
+    `usual` is the wait where no method names one; `flat` is drawn instead where it is not yet as
+    it will be cut, a sheet before it is rolled; `low_mm` and `high_mm` say between which
     heights it goes into the mold.
     """
 
@@ -35,5 +36,6 @@ class BuildStep:
     formulas: tuple[str, ...] = ()
     usual: Wait | None = None
     working: Working | None = None
+    flat: tuple[Shape, ...] = ()
     low_mm: float = 0.0
     high_mm: float = 0.0

@@ -3,7 +3,7 @@
 from fernbell.core.molds.fluted import Fluted
 from fernbell.core.molds.forms import FORMS, Mold
 from fernbell.core.molds.freehand import Freehand, drawn_round
-from fernbell.core.molds.gutter import Gutter
+from fernbell.core.molds.gutter import Extrusion, Gutter, lying
 from fernbell.core.molds.halves import Halves
 from fernbell.core.molds.loaf import Loaf
 from fernbell.core.molds.mesh import MOST_BYTES, UNITS, ReadMesh, read_stl
@@ -32,6 +32,7 @@ __all__ = [
     "Alternative",
     "Alternatives",
     "Corner",
+    "Extrusion",
     "Fluted",
     "FormWords",
     "Frame",
@@ -63,6 +64,7 @@ __all__ = [
     "disc",
     "drawn_round",
     "heart",
+    "lying",
     "moved",
     "outline_of_path",
     "read_stl",

@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING, Literal
 
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
+from fernbell.core.molds.oval import Oval
 from fernbell.core.molds.plan import Loop, RoundedBox
 from fernbell.core.molds.profile import Profile, through
 from fernbell.core.molds.solid import HEIGHT, MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
@@ -30,6 +31,7 @@ class Extruded(Solid):
     """What is the same for all of them; w is twice half the width of the profile."""
 
     __slots__ = ()
+    bare_ends: bool = False
 
     if TYPE_CHECKING:
 
@@ -48,6 +50,11 @@ class Extruded(Solid):
         """It is sliced."""
         return "long"
 
+    @property
+    def seen_at_mm(self) -> float:
+        """The rim, or the widest level of what is closed."""
+        return self.profile.widest_mm if self.profile.is_closed else self.height_mm
+
     def area_at(self, z_mm: float) -> float:
         """l w."""
         self._inside(z_mm, z_mm)
@@ -64,7 +71,7 @@ class Extruded(Solid):
 
     def wall_between(self, low_mm: float, high_mm: float) -> float:
         """2 l ∫ ds + 2 ∫ w dz: both flanks as they curve, and both ends."""
-        ends = 2 * self._end_mm2(low_mm, high_mm)
+        ends = 0.0 if self.bare_ends else 2 * self._end_mm2(low_mm, high_mm)
         slant = self.profile.total(low_mm, high_mm, lambda piece, *to: piece.length(*to))
         return (2 * self.length_mm * slant + ends) / MM2_PER_CM2
 
@@ -108,13 +115,15 @@ class Extruded(Solid):
 
     def wall_law(self) -> str:
         """Flanks and ends."""
-        return "2 × length × flank + 2 × end"
+        flanks = "2 × length × flank"
+        return f"{flanks}, the ends bare" if self.bare_ends else f"{flanks} + 2 × end"
 
     def wall_text(self, low_mm: float, high_mm: float) -> str:
         """2 × l × flank + 2 × end."""
         slant = self.profile.total(low_mm, high_mm, lambda piece, *to: piece.length(*to))
         end = figure_text(self._end_mm2(low_mm, high_mm))
-        return f"2 × {figure_text(self.length_mm)} × {figure_text(slant)} + 2 × {end}"
+        flanks = f"2 × {figure_text(self.length_mm)} × {figure_text(slant)}"
+        return flanks if self.bare_ends else f"{flanks} + 2 × {end}"
 
     def edge_text(self) -> str:
         """2 × (l + w)."""
@@ -129,7 +138,7 @@ class Extruded(Solid):
 
     def size_words(self) -> str:
         """'50 × 8 cm', at the rim."""
-        width = 2 * self.profile.x_at(self.height_mm)
+        width = 2 * self.profile.x_at(self.seen_at_mm)
         return f"{self.length_mm / 10:.3g} × {width / 10:.3g} cm"
 
     def words_in_full(self) -> str:
@@ -152,6 +161,8 @@ class Extrusion(Extruded):
 
     length_mm: float
     profile: Profile
+    bare_ends: bool = False
+    """Whether its ends are cut, and no wall."""
 
     @property
     def height_mm(self) -> float:
@@ -214,3 +225,19 @@ def rounded_floor(half_mm: float, height_mm: float) -> Profile:
         return through(points, [half_mm, 0.0])
     radius = (half_mm**2 + height_mm**2) / (2 * height_mm)
     return through([(0.0, 0.0), (half_mm, height_mm)], [radius])
+
+
+def lying(diameter_mm: float, length_mm: float) -> Extrusion:
+    """A cylinder on its side, its ends cut.
+
+    Args:
+        diameter_mm: across [mm].
+        length_mm: from end to end [mm].
+    Returns:
+        the solid, its ends no part of its wall [mm].
+    Source:
+        geometry.
+    """
+    half = diameter_mm / 2
+    lower, upper = Oval(half, half, half, 0.0, half), Oval(half, half, half, half, diameter_mm)
+    return Extrusion(length_mm, Profile(0.0, (lower, upper)), bare_ends=True)

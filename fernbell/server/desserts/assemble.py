@@ -14,6 +14,7 @@ from fernbell.core.desserts import (
     portions_for,
     refit,
     said_each_way,
+    shape_of,
     solve_order,
     take_bite,
 )
@@ -71,8 +72,9 @@ def drawn(entry: DessertIn, mold: Mold) -> Dessert:
     Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
     """
     shape = mold_of(mold)
-    portions = entry.portions or portions_for(shape)
-    return Dessert(entry.name, shape, tuple(entry.parts), portions, entry.built)
+    own = entry.portions or portions_for(shape)
+    dessert = Dessert(entry.name, shape, tuple(entry.parts), own, entry.built)
+    return dessert if entry.portions else replace(dessert, portions=portions_for(shape_of(dessert)))
 
 
 def sized(entry: DessertIn, molds: Molds) -> list[Sized]:
@@ -141,7 +143,7 @@ def worked_out(member: Member, sizes: Sequence[Sized], key: str) -> bytes:
 
 def _ways(dessert: Dessert, found: Solved) -> tuple[Portions, ...]:
     portion = found.portion.value if found.portion else None
-    return said_each_way(found.division, dessert.mold, portion)
+    return said_each_way(found.division, shape_of(dessert), portion)
 
 
 def is_uuid(key: str) -> bool:

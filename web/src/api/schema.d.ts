@@ -1747,6 +1747,28 @@ export interface components {
             value: number;
         };
         /**
+         * Core
+         * @description A round bar as long as the sheet is wide.
+         */
+        Core: {
+            /** Across Mm */
+            across_mm: number;
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "core";
+        };
+        /**
          * Corner
          * @description A corner of an outline seen from above [mm].
          */
@@ -1761,7 +1783,7 @@ export interface components {
          * @description The section through the middle and the view from above, with the room they need [mm].
          *
          *     `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
-         *     room the mold has, as it is cut and as the dessert stands.
+         *     room the mold has, as it is cut and as the dessert stands; nothing where it is out of it.
          */
         Cut: {
             /** Dimensions */
@@ -1927,7 +1949,7 @@ export interface components {
              * Parts
              * @default []
              */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
             /**
@@ -1974,7 +1996,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Revision */
@@ -4073,7 +4095,7 @@ export interface components {
          */
         Placed: {
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
         };
         /**
          * Pour
@@ -4206,7 +4228,7 @@ export interface components {
          */
         Proposed: {
             /** Part */
-            part: components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
+            part: components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
         };
         /**
          * Purpose
@@ -4318,7 +4340,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
         };
@@ -4438,6 +4460,36 @@ export interface components {
          */
         RoleIn: {
             role: components["schemas"]["Role"];
+        };
+        /**
+         * Roll
+         * @description Layers as they lie on the sheet, given from the top down, the sheet last.
+         */
+        Roll: {
+            /** Key */
+            key: string;
+            /** Layers */
+            layers: components["schemas"]["Layer"][];
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Narrow
+             * @default false
+             */
+            narrow: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "roll";
+            /**
+             * Trim Mm
+             * @default 0
+             */
+            trim_mm: number;
         };
         /**
          * RuleOut
@@ -4718,7 +4770,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts?: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
+            parts?: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
         };
@@ -4825,7 +4877,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
         };
@@ -4851,7 +4903,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Revision */
             revision: number;
             /** Shape */
@@ -4865,7 +4917,7 @@ export interface components {
          *     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
          *     `aside` says that it stands by itself, on a board of its own. `ahead` says what the formulas
          *     used here need before. The wait begins when the stage is done; `wait_source` says who asks
-         *     for it.
+         *     for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut.
          */
         Stage: {
             /**
@@ -4885,6 +4937,11 @@ export interface components {
              * @default false
              */
             cold: boolean;
+            /**
+             * Flat
+             * @default []
+             */
+            flat: components["schemas"]["Shape"][];
             /** Fresh */
             fresh: number[];
             /** In Mold */
@@ -5534,7 +5591,7 @@ export interface components {
             /** Mold Says */
             mold_says: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Shape */

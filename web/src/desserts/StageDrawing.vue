@@ -19,12 +19,14 @@ const props = defineProps<{
 /** Millimetres are some three pixels here. */
 const TEXTURE = 0.35
 
-const shapes = computed(() =>
-  props.stage.shows.flatMap((place) => {
+const shapes = computed(() => {
+  if (props.stage.flat.length)
+    return props.stage.flat.map((shape, place) => ({ ...shape, place, fresh: true }))
+  return props.stage.shows.flatMap((place) => {
     const shape = props.cut.section[place]
     return shape ? [{ ...shape, place, fresh: props.stage.fresh.includes(place) }] : []
-  }),
-)
+  })
+})
 const looks = computed(() => shapes.value.map((one) => props.lookOf(one.formula)))
 /** What is made by itself stands in the middle of its own board. */
 const aside = computed(() => {
@@ -41,7 +43,11 @@ const frame = computed(() => ({
   y0: aside.value.y,
   turn: props.stage.turned ? props.cut.level_mm : undefined,
 }))
-const half = computed(() => props.cut.width_mm / 2 + 4)
+/** What lies flat may be wider than what it becomes. */
+const half = computed(() => {
+  const flat = props.stage.flat.flatMap((one) => one.loops.flat().map(([x]) => x))
+  return Math.max(props.cut.width_mm / 2, ...flat) + 4
+})
 const paint = (formula: string) => {
   const look = props.lookOf(formula)
   return props.textured ? `url(#${patternId(look, TEXTURE)})` : look.color

@@ -20,6 +20,7 @@ const stage = (title: string, more: Partial<Stage> = {}): Stage => ({
   wait_source: '',
   cold: false,
   aside: false,
+  flat: [],
   ...more,
 })
 const frozen = stage('Seal', {

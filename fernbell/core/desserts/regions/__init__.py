@@ -16,9 +16,11 @@ from fernbell.core.desserts.regions.region import (
 )
 from fernbell.core.desserts.regions.rest import Pour, Rest
 from fernbell.core.desserts.regions.strip import Strip, liner_sheet, strip_length
+from fernbell.core.desserts.regions.wound import Bar, Winding, Wound, sheet_length
 
 __all__ = [
     "DRAWN",
+    "Bar",
     "Block",
     "Course",
     "DrawnLayer",
@@ -33,7 +35,10 @@ __all__ = [
     "Strip",
     "Surroundings",
     "Takes",
+    "Winding",
+    "Wound",
     "exposed_surface",
     "liner_sheet",
+    "sheet_length",
     "strip_length",
 ]

@@ -26,7 +26,7 @@ def around(loops: Iterable[Loop], holes: Iterable[Iterable[Loop]]) -> tuple[Loop
         geometry.
     """
     taken = union_all([_filled(one) for one in holes])
-    return tuple(_loops(difference(_filled(loops), taken, grid_size=_GRID_MM)))
+    return tuple(loops_of(difference(_filled(loops), taken, grid_size=_GRID_MM)))
 
 
 def skin(solid: Solid, under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
@@ -44,7 +44,7 @@ def skin(solid: Solid, under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
     covered = _filled(solid.section(0.0, solid.height_mm))
     inner = covered.buffer(under_mm) if under_mm else covered
     over_board = box(-_FAR_MM, 0.0, _FAR_MM, _FAR_MM)
-    return tuple(_loops(covered.buffer(under_mm + thick_mm).difference(inner) & over_board))
+    return tuple(loops_of(covered.buffer(under_mm + thick_mm).difference(inner) & over_board))
 
 
 def top_at(solid: Solid, x_mm: float) -> float:
@@ -76,7 +76,16 @@ def _filled(loops: Iterable[Loop]) -> BaseGeometry:
     return found
 
 
-def _loops(shape: BaseGeometry) -> Iterator[Loop]:
+def loops_of(shape: BaseGeometry) -> Iterator[Loop]:
+    """Outlines of a shape, then its holes, body by body.
+
+    Args:
+        shape: polygons [mm].
+    Returns:
+        closed polygons, to 0.01 mm [mm].
+    Source:
+        definition.
+    """
     bodies = shape.geoms if isinstance(shape, MultiPolygon) else (shape,)
     for body in bodies:
         if isinstance(body, Polygon) and not body.is_empty:

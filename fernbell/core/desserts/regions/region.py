@@ -150,6 +150,11 @@ class Region(ABC):
         """How high the next one stands that is put on the board [mm]."""
         return 0.0
 
+    @property
+    def stands(self) -> Solid | None:
+        """What the dessert becomes by it, where it is not as its mold is."""
+        return None
+
     def volume_between(self, low_mm: float, high_mm: float) -> float:
         """Room it takes inside, between two heights above the board [ml]."""
         del low_mm, high_mm

@@ -4,13 +4,26 @@ from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.rules.band import Band
 from fernbell.core.desserts.rules.base import Base
 from fernbell.core.desserts.rules.coat import Coat
+from fernbell.core.desserts.rules.core import Core
 from fernbell.core.desserts.rules.fill import Fill
 from fernbell.core.desserts.rules.garnish import Garnish
 from fernbell.core.desserts.rules.insert import Insert, Layer
 from fernbell.core.desserts.rules.lining import Lining
+from fernbell.core.desserts.rules.roll import Roll
 from fernbell.core.desserts.rules.tier import Tier
 
-RULES: tuple[type[Part], ...] = (Lining, Base, Tier, Insert, Fill, Coat, Band, Garnish)
+RULES: tuple[type[Part], ...] = (
+    Lining,
+    Base,
+    Roll,
+    Core,
+    Tier,
+    Insert,
+    Fill,
+    Coat,
+    Band,
+    Garnish,
+)
 
 BY_NAME = {rule.words.rule: rule for rule in RULES}
 BUILT_AS = {rule.words.rule: place for place, rule in enumerate(RULES)}
@@ -22,10 +35,12 @@ __all__ = [
     "Band",
     "Base",
     "Coat",
+    "Core",
     "Fill",
     "Garnish",
     "Insert",
     "Layer",
     "Lining",
+    "Roll",
     "Tier",
 ]

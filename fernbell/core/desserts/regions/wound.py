@@ -1,0 +1,260 @@
+"""A sheet rolled up: layers wound into a log about a core. Volume is conserved, so the section of
+the roll is the sheet's length × its thickness; the spiral is Archimedean with that pitch.
+"""
+
+import math
+from collections.abc import Iterator
+from dataclasses import dataclass
+from functools import lru_cache
+
+from shapely import difference, intersection, union_all
+from shapely.geometry import Point as ShapelyPoint
+from shapely.geometry import Polygon
+
+from fernbell.core.desserts.regions.outlines import loops_of
+from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
+from fernbell.core.molds import MM3_PER_ML, Extrusion, Loop, Solid, lying
+from fernbell.core.working import GEOMETRY, Given, Working, figure_text
+
+_TURN_STEPS = 60
+ROLL_SOURCE = GEOMETRY + "; the sheet is soft: its section is conserved, no crescent stays empty"
+
+
+@dataclass(frozen=True, slots=True)
+class Winding:
+    """A sheet so long, with layers so thick from the inside out, about a core [mm].
+
+    `width_mm` is the length of the log, of which both ends are trimmed.
+    """
+
+    length_mm: float
+    width_mm: float
+    thick_mm: tuple[float, ...]
+    core_mm: float
+    trim_mm: float
+
+    @property
+    def pitch_mm(self) -> float:
+        """Of all layers together [mm]."""
+        return sum(self.thick_mm)
+
+    @property
+    def diameter_mm(self) -> float:
+        """D = sqrt(d² + 4 L t / pi) [mm]."""
+        return math.sqrt(self.core_mm**2 + 4 * self.length_mm * self.pitch_mm / math.pi)
+
+    @property
+    def turns(self) -> float:
+        """How often it goes round its middle [1]."""
+        return (self.diameter_mm - self.core_mm) / 2 / self.pitch_mm
+
+    @property
+    def log_mm(self) -> float:
+        """What is left of its length when the ends are trimmed [mm]."""
+        return max(1.0, self.width_mm - 2 * self.trim_mm)
+
+    @property
+    def solid(self) -> Extrusion:
+        """The log on the board, its ends bare."""
+        return lying(self.diameter_mm, self.log_mm)
+
+    def diameter_working(self) -> Working:
+        """The working of its diameter [mm]."""
+        length, pitch, core = self.length_mm, self.pitch_mm, self.core_mm
+        value = self.diameter_mm
+        return Working(
+            figure="Rolled, across",
+            value=value,
+            unit="mm",
+            given=(
+                Given("sheet, in the direction it is rolled", length, "mm"),
+                Given("sheet and filling thick", pitch, "mm"),
+                Given("core across", core, "mm"),
+            ),
+            law="across² = core² + 4 × sheet length × thickness / π",
+            arithmetic=f"√({figure_text(core)}² + 4 × {figure_text(length)} × "
+            f"{figure_text(pitch)} / π) = {figure_text(value)} mm; "
+            f"{figure_text(self.turns)} turns",
+            source=ROLL_SOURCE,
+        )
+
+
+def sheet_length(diameter_mm: float, pitch_mm: float, core_mm: float = 0.0) -> float:
+    """How long a sheet has to be for a roll; L = pi (D² - d²) / 4 t.
+
+    Args:
+        diameter_mm: of the roll [mm].
+        pitch_mm: sheet and filling together [mm].
+        core_mm: across the core, 0 for none [mm].
+    Returns:
+        the length in the direction it is rolled [mm].
+    Source:
+        geometry: the section is conserved.
+    """
+    return math.pi * (diameter_mm**2 - core_mm**2) / (4 * pitch_mm)
+
+
+@lru_cache(maxsize=64)
+def spiral(roll: Winding) -> tuple[tuple[Loop, ...], ...]:
+    """The section of every layer, the innermost first, on the board.
+
+    The outermost layer, the sheet, is what is left of the disc: it closes the roll.
+
+    Args:
+        roll: what is rolled [mm].
+    Returns:
+        closed polygons of each layer [mm].
+    Source:
+        geometry: r = r0 + t turn.
+    """
+    outer = roll.diameter_mm / 2
+    middle = ShapelyPoint(0.0, outer)
+    disc = middle.buffer(outer, quad_segs=32)
+    core = middle.buffer(roll.core_mm / 2, quad_segs=32) if roll.core_mm else Polygon()
+    bands, from_mm = [], 0.0
+    for thick in roll.thick_mm[:-1]:
+        band = _band(roll, from_mm, from_mm + thick, outer)
+        bands.append(difference(intersection(band, disc), core))
+        from_mm += thick
+    sheet = difference(disc, union_all([core, *bands]))
+    return tuple(tuple(loops_of(one)) for one in (*bands, sheet))
+
+
+def _band(roll: Winding, inner_mm: float, outer_mm: float, middle_z: float) -> Polygon:
+    """One layer, wound from the core outwards until the sheet closes over it."""
+    pitch, begin = roll.pitch_mm, roll.core_mm / 2
+    turns = max(0.1, roll.turns - roll.thick_mm[-1] / pitch)
+    steps = max(8, math.ceil(turns * _TURN_STEPS))
+
+    def side(offset_mm: float) -> list[tuple[float, float]]:
+        found = []
+        for step in range(steps + 1):
+            turn = turns * step / steps
+            radius, angle = begin + offset_mm + pitch * turn, 2 * math.pi * turn
+            found.append((radius * math.sin(angle), middle_z - radius * math.cos(angle)))
+        return found
+
+    whole = Polygon([*side(inner_mm), *side(outer_mm)[::-1]])
+    return whole if whole.is_valid else whole.buffer(0)
+
+
+@dataclass(frozen=True, slots=True)
+class Wound(Region):
+    """One layer of a roll, as long and wide as the sheet."""
+
+    part: str
+    layer: str | None
+    name: str
+    formula: str
+    roll: Winding
+    place: int
+
+    goes_by = "by sheet"
+    drawn = SOLID
+    takes_room = True
+
+    @property
+    def thick_mm(self) -> float:
+        """As it is spread [mm]."""
+        return self.roll.thick_mm[self.place]
+
+    @property
+    def stands(self) -> Solid:
+        """The log it is rolled into."""
+        return self.roll.solid
+
+    @property
+    def floor_mm(self) -> float:
+        """Nothing stands on a roll."""
+        return 0.0
+
+    def amount(self, name: str, near: Surroundings) -> Takes:
+        """The sheet's area, and its volume."""
+        del near
+        roll, thick = self.roll, self.thick_mm
+        area = roll.length_mm * roll.width_mm / 100
+        sheet = Working(
+            figure=f"Sheet of {name}",
+            value=area,
+            unit="cm²",
+            given=(
+                Given("sheet, in the direction it is rolled", roll.length_mm, "mm"),
+                Given("sheet, across", roll.width_mm, "mm"),
+            ),
+            law="area = length × width",
+            arithmetic=f"{figure_text(roll.length_mm)} × {figure_text(roll.width_mm)} / 100 = "
+            f"{figure_text(area)} cm²",
+            source=GEOMETRY,
+        )
+        volume = Working(
+            figure=f"Volume of {name}",
+            value=area * thick / 10,
+            unit="ml",
+            given=(Given("area", area, "cm²"), Given("thickness", thick, "mm")),
+            law="volume = area × thickness",
+            arithmetic=f"{figure_text(area)} × {figure_text(thick)} / 10 = "
+            f"{figure_text(area * thick / 10)} ml",
+            source=GEOMETRY,
+            steps=(sheet,),
+        )
+        return Takes(sheet.figure, sheet, volume)
+
+    def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
+        """Its winding."""
+        del near
+        yield spiral(self.roll)[self.place]
+
+    def reach(self, near: Surroundings) -> tuple[float, float]:
+        """As far as the roll."""
+        del near
+        return self.roll.diameter_mm, self.roll.diameter_mm
+
+
+@dataclass(frozen=True, slots=True)
+class Bar(Region):
+    """A round bar laid at the start of a roll, as long as the sheet is wide [mm]."""
+
+    part: str
+    name: str
+    formula: str
+    thick_mm: float
+    length_mm: float
+    middle_mm: float
+
+    layer = None
+    goes_by = "by volume"
+    drawn = SOLID
+    takes_room = True
+
+    @property
+    def across_mm(self) -> float:
+        """As thick as wide [mm]."""
+        return self.thick_mm
+
+    def amount(self, name: str, near: Surroundings) -> Takes:
+        """π/4 d² l."""
+        del near
+        across, length = self.thick_mm, self.length_mm
+        volume = math.pi / 4 * across**2 * length / MM3_PER_ML
+        working = Working(
+            figure=f"Volume of {name}",
+            value=volume,
+            unit="ml",
+            given=(Given("across", across, "mm"), Given("length", length, "mm")),
+            law="volume = π/4 × across² × length",
+            arithmetic=f"π/4 × {figure_text(across)}² × {figure_text(length)} / 1 000 = "
+            f"{figure_text(volume)} ml",
+            source=GEOMETRY,
+        )
+        return Takes(working.figure, working, working)
+
+    def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
+        """A disc in the middle of the roll."""
+        del near
+        disc = ShapelyPoint(0.0, self.middle_mm).buffer(self.thick_mm / 2, quad_segs=32)
+        yield tuple(loops_of(disc))
+
+    def reach(self, near: Surroundings) -> tuple[float, float]:
+        """Its further side."""
+        del near
+        return self.thick_mm, self.middle_mm + self.thick_mm / 2

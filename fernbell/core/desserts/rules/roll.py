@@ -1,0 +1,212 @@
+"""A sheet spread and rolled up; a frozen core may be laid at its start."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from typing import Literal, Self
+
+from fernbell.core.desserts import practice
+from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.measure import MeasuredDessert
+from fernbell.core.desserts.part import Handle, Part, RuleWords, Switch, Use
+from fernbell.core.desserts.regions import Shape, Winding, Wound, sheet_length
+from fernbell.core.desserts.rules.insert import LAYER_FIELDS, Layer
+from fernbell.core.desserts.sight import Dimension, upright
+from fernbell.core.desserts.step import BuildStep, Moment
+from fernbell.core.errors import CoreError
+from fernbell.core.field import Field, check_fields
+from fernbell.core.findings import Finding, Severity
+from fernbell.core.molds import Plan, box
+from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, figure_text
+
+_FEWEST_TURNS = practice.ROLL_TURNS.value
+
+WORDS = RuleWords(
+    rule="roll",
+    title="A sheet rolled up",
+    text="sheet and filling wound into a log",
+    usual_kind="sponge",
+    seen=5,
+    fields=(Field("trim_mm", "Trimmed, each end", most=200),),
+    layer_fields=LAYER_FIELDS,
+    switches=(Switch("narrow", "Rolled from the narrow end: a short, thick log"),),
+    handles=(Handle("height", "height_mm", "thickness", "up", "top", times=0.2, of_layer=True),),
+    stacks=True,
+    once="one roll at most",
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Roll(Part):
+    """Layers as they lie on the sheet, given from the top down, the sheet last."""
+
+    key: str
+    layers: tuple[Layer, ...]
+    trim_mm: float = 0.0
+    narrow: bool = False
+    name: str = ""
+    rule: Literal["roll"] = "roll"
+
+    words = WORDS
+    forms = True
+
+    def __post_init__(self) -> None:
+        check_fields(self, self.words.fields)
+        if not self.layers:
+            raise CoreError("layers", "empty", "at least the sheet")
+
+    @classmethod
+    def propose(cls, body: Body, key: str, formula: str) -> Self:
+        """The bare sheet; what is spread on it is added as a layer."""
+        del body
+        return cls(
+            key,
+            (Layer(f"{key}-1", formula, practice.SHEET_THICKNESS.value),),
+            practice.ROLL_TRIM.value,
+        )
+
+    def with_layer(self, body: Body, key: str, formula: str) -> Self:
+        """With one more spread on top."""
+        del body
+        spread = Layer(key, formula, practice.ROLL_FILLING.value)
+        return replace(self, layers=(spread, *self.layers))
+
+    def uses(self) -> tuple[Use, ...]:
+        """The formula of each layer."""
+        return tuple(
+            Use(f"layers.{place}", layer.key, layer.formula)
+            for place, layer in enumerate(self.layers)
+        )
+
+    def rolled(self, body: Body) -> Winding:
+        """What is rolled, by the pan the sheet is baked in [mm]."""
+        plan = body.mold.from_above
+        short, long_ = sorted((plan.length_mm, plan.width_mm))
+        length, width = (long_, short) if self.narrow else (short, long_)
+        thick = tuple(layer.height_mm for layer in self.layers)
+        return Winding(length, width, thick, body.core_mm, self.trim_mm)
+
+    def place(self, body: Body) -> tuple[Wound, ...]:
+        """One winding a layer."""
+        roll = self.rolled(body)
+        return tuple(
+            Wound(self.key, layer.key, layer.name, layer.formula, roll, place)
+            for place, layer in enumerate(self.layers)
+        )
+
+    def called(self, made: MeasuredDessert) -> str:
+        """Its own name, or that of its sheet."""
+        return self.name or made.name(self.key, self.layers[-1].key)
+
+    def dimensions(self, body: Body) -> Iterator[Dimension]:
+        """How thick the log is."""
+        across = self.rolled(body).diameter_mm
+        yield upright(self.key, "height", across / 2, 0.0, across, 0.0)
+
+    def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
+        """Baked, spread, rolled and frozen, trimmed."""
+        roll, name = self.rolled(made.body), self.called(made)
+        wound = made.body.of(self.key)
+        *spread, sheet = self.layers
+        yield BuildStep(
+            Moment.BESIDE,
+            "sheet",
+            f"Bake {name}",
+            f"{figure_text(roll.length_mm)} × {figure_text(roll.width_mm)} mm, "
+            f"{figure_text(sheet.height_mm)} mm thin; wrapped when cool, so that it bends",
+            formulas=(sheet.formula,),
+            flat=self._flat(roll, spread=False),
+        )
+        layers = ", then ".join(
+            f"{made.name(self.key, layer.key)} {figure_text(layer.height_mm)} mm"
+            for layer in reversed(spread)
+        )
+        if spread:
+            yield BuildStep(
+                Moment.BESIDE,
+                "spread",
+                "Spread",
+                f"{layers}; a finger bare at the far end",
+                formulas=tuple(layer.formula for layer in spread),
+                flat=self._flat(roll, spread=True),
+            )
+        yield BuildStep(
+            Moment.BOARD,
+            "roll",
+            f"Roll {name}",
+            f"in film, tightened against a ruler: {figure_text(roll.diameter_mm)} mm across; "
+            "frozen, then tightened again",
+            tuple(made.shape(one) for one in (*wound, *made.body.cores)),
+            (),
+            practice.WHOLE_FREEZE,
+            roll.diameter_working(),
+        )
+
+    def _flat(self, roll: Winding, *, spread: bool) -> tuple[Shape, ...]:
+        """The sheet as it lies, with what is spread on it."""
+        half, low = roll.length_mm / 2, 0.0
+        lying = []
+        for layer in reversed(self.layers if spread else self.layers[-1:]):
+            high = low + layer.height_mm
+            loop = box(-half, half, low, high)
+            lying.append(Shape(self.key, layer.key, 0, "solid", layer.formula, (loop,)))
+            low = high
+        return tuple(lying)
+
+    def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
+        """A roll too thick to close; ends that leave nothing."""
+        roll, name = self.rolled(made.body), self.called(made)
+        if roll.turns < _FEWEST_TURNS:
+            closes = roll.core_mm + 2 * _FEWEST_TURNS * roll.pitch_mm
+            least = sheet_length(closes, roll.pitch_mm, roll.core_mm)
+            yield Finding(
+                code="roll-open",
+                severity=Severity.WRONG,
+                message=f"{name} goes round {figure_text(roll.turns)} times; it does not close.",
+                why=f"{figure_text(roll.pitch_mm)} mm of sheet and filling"
+                + (f" around a core of {figure_text(roll.core_mm)} mm" if roll.core_mm else "")
+                + f" need a sheet of {figure_text(least)} mm to close, and it is "
+                f"{figure_text(roll.length_mm)} mm long.",
+                remedy="Spread less, take a thinner core, or roll from the narrow end of a longer "
+                "sheet.",
+                source=COMMON_PRACTICE,
+                part=self.key,
+            )
+        if 2 * self.trim_mm >= roll.width_mm:
+            yield Finding(
+                code="roll-trimmed-away",
+                severity=Severity.WRONG,
+                message=f"Nothing is left of {name} when its ends are trimmed.",
+                why=f"2 × {figure_text(self.trim_mm)} mm of {figure_text(roll.width_mm)} mm.",
+                remedy=f"Trim less than {figure_text(roll.width_mm / 2)} mm at each end.",
+                source=GEOMETRY,
+                part=self.key,
+            )
+
+    def sentences(self, made: MeasuredDessert) -> Iterator[str]:
+        """How long, how thick, how often round."""
+        roll = self.rolled(made.body)
+        layers = ", ".join(
+            f"{made.name(self.key, layer.key)} {figure_text(layer.height_mm)} mm"
+            for layer in reversed(self.layers)
+        )
+        yield (
+            f"Rolled up: {layers}; {figure_text(roll.turns)} turns, "
+            f"{figure_text(roll.diameter_mm)} mm across, {figure_text(roll.log_mm)} mm long."
+        )
+
+    def says(self) -> str:
+        """How many layers."""
+        return f"rolled · {len(self.layers)} layers" if len(self.layers) > 1 else "rolled"
+
+    def refitted(self, was: Plan, now: Plan) -> Self:
+        """As thick on another sheet."""
+        del was
+        return replace(self, trim_mm=min(self.trim_mm, now.longest_mm / 4))
+
+    def kept_as(self, key: str, lifted_mm: float) -> Self:
+        """The same, its layers under keys of its own."""
+        del lifted_mm
+        layers = tuple(
+            replace(layer, key=f"{key}-{place}") for place, layer in enumerate(self.layers, start=1)
+        )
+        return replace(self, key=key, layers=layers)
