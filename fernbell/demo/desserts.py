@@ -6,14 +6,20 @@ from fernbell.core.desserts import (
     Band,
     Base,
     Coat,
+    Core,
     Dessert,
     Fill,
     Garnish,
     Insert,
     Layer,
+    Lining,
+    Roll,
+    Slices,
+    Tier,
     Wedges,
 )
 from fernbell.core.molds import Ring
+from fernbell.starter.molds import MOLDS
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,4 +56,74 @@ REEDBED = Dessert(
     portions=Wedges(12),
 )
 
-DESSERTS = (DemoDessert("reedbed", "ring-20", 6, REEDBED),)
+_HUNG = {mold.slug: mold.mold for mold in MOLDS}
+
+HEDGEROW = Dessert(
+    name="Hedgerow log",
+    mold=_HUNG["sheet-40"],
+    parts=(
+        Garnish("tuile", "poppy-tuile", piece_g=4, pieces_per_portion=1),
+        Coat("glaze", "hedgerow-glaze", thickness_mm=2, runoff_percent=30, least_pour_g=600),
+        Core("heart", "blackcurrant-set", across_mm=22),
+        Roll(
+            "roll",
+            (
+                Layer("mousse", "yogurt-mousse", height_mm=7),
+                Layer("sheet", "poppy-roulade", height_mm=8),
+            ),
+            trim_mm=12,
+            name="Poppy-seed roll",
+        ),
+    ),
+    portions=Slices(15),
+)
+
+BEEKEEPER = Dessert(
+    name="Beekeeper's tart",
+    mold=_HUNG["tart-24"],
+    parts=(
+        Garnish("honeycomb", "honeycomb", piece_g=4, pieces_per_portion=1),
+        Fill("ganache", "dark-ganache", level_mm=22),
+        Tier("caramel", "honey-caramel", height_mm=7),
+        Lining("shell", "buckwheat-paste", thickness_mm=3),
+    ),
+    portions=Wedges(12),
+)
+
+FOGHORN = Dessert(
+    name="Foghorn domes",
+    mold=_HUNG["dome-8"],
+    parts=(
+        Coat("spray", "fog-spray", thickness_mm=1, runoff_percent=20),
+        Fill("mousse", "white-mousse"),
+        Insert(
+            "curd",
+            (Layer("buckthorn", "buckthorn-curd", height_mm=14),),
+            across_mm=44,
+            lift_mm=11,
+        ),
+        Base("crisp", "pumpkin-crisp", height_mm=4, across_mm=72),
+    ),
+    portions=Wedges(1),
+    built="upside down",
+)
+
+CUPS = Dessert(
+    name="Interval cups",
+    mold=_HUNG["cup-7"],
+    parts=(
+        Garnish("crumb", "oat-crumb", piece_g=4, pieces_per_portion=1),
+        Tier("cream", "elder-cream", height_mm=28),
+        Tier("jelly", "rhubarb-jelly", height_mm=12),
+        Tier("base", "oat-crumb", height_mm=12, name="Oat crumb, pressed"),
+    ),
+    portions=Wedges(1),
+)
+
+DESSERTS = (
+    DemoDessert("hedgerow", "sheet-40", 4, HEDGEROW),
+    DemoDessert("beekeeper", "tart-24", 6, BEEKEEPER),
+    DemoDessert("foghorn", "dome-8", 24, FOGHORN),
+    DemoDessert("cups", "cup-7", 40, CUPS),
+    DemoDessert("reedbed", "ring-20", 6, REEDBED),
+)

@@ -128,6 +128,6 @@ MOLDS = (
     NamedMold("savarin-7", "Savarins 7.5 cm", Savarin(75, 25, 22), cavities=6),
     NamedMold("sphere-8", "Sphere 8 cm, two halves", Halves(80, 40, 40)),
     NamedMold("egg-12", "Egg 12.5 cm, two halves", Halves(90, 50, 75)),
-    NamedMold("ramekin-9", "Ramekin 9 cm", glass(74, 86, 88, 45)),
+    NamedMold("ramekin-8", "Ramekin 8.4 cm", glass(70, 82, 84, 35)),
     NamedMold("cup-7", "Glass 7 cm, 8 high", glass(44, 58, 70, 80)),
 )

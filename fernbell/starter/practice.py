@@ -51,6 +51,7 @@ PRACTICE: Mapping[str, Practice] = {
     "band thickness": Practice(2, "mm", "a strip around the foot"),
     "band overlap": Practice(10, "mm", "a strip over itself"),
     "garnish piece": Practice(4, "g", "a small piece"),
+    "petit four below": Practice(60, "mm", "what small bites measure"),
     "lining thickness": Practice(3, "mm", "paste rolled for a pan"),
     "paste overhang": Practice(20, "mm", "what hangs over a pan, in all"),
     "tier height": Practice(20, "mm", "a layer in a glass"),

@@ -101,6 +101,7 @@ class TestRules:
         assert answer.finished_all.value == pytest.approx(3 * one)
         assert answer.height.value == 47
         assert answer.portion.value == pytest.approx(one / 10)
+        assert answer.liner is not None
         assert answer.liner.value == pytest.approx(575.49, abs=0.01)
 
 

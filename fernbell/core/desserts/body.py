@@ -83,6 +83,13 @@ class Body:
         return next((region.stands for region in self.regions if region.stands), None)
 
     @property
+    def served_in_it(self) -> bool:
+        """Whether it stays in what it is made in: a glass, a ramekin; common practice."""
+        mold = self.mold
+        open_ = not (mold.is_upright or mold.stands_on_rim or self.lining or self.formed)
+        return self.is_upright and open_ and mold.symmetry == "round"
+
+    @property
     def shape(self) -> Solid:
         """What it is divided as: what its parts make of it, or its mold."""
         return self.formed or self.mold

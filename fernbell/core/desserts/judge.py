@@ -3,6 +3,7 @@
 from collections.abc import Iterable, Iterator
 
 from fernbell.core.desserts import practice
+from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.judge_formulas import judge_formulas
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.findings import Finding, Severity
@@ -26,7 +27,7 @@ def judge(made: MeasuredDessert, portion: Working | None) -> tuple[Finding, ...]
     return (
         *(finding for part in made.body.parts for finding in part.judge(made)),
         *judge_formulas(made.dessert, made.parts, made.near.readings),
-        *_portion(portion, made.division.count),
+        *_portion(portion, made.division.count, made.body),
     )
 
 
@@ -43,8 +44,8 @@ def worst_first(findings: Iterable[Finding]) -> tuple[Finding, ...]:
     return tuple(sorted(findings, key=lambda one: _ORDER[one.severity]))
 
 
-def _portion(portion: Working | None, count: int) -> Iterator[Finding]:
-    if portion is None:
+def _portion(portion: Working | None, count: int, body: Body) -> Iterator[Finding]:
+    if portion is None or body.mold.longest_mm < practice.PETIT_FOUR_BELOW.value:
         return
     light, heavy = practice.PORTION_LEAST, practice.PORTION_MOST
     if light.value <= portion.value <= heavy.value:
@@ -53,12 +54,14 @@ def _portion(portion: Working | None, count: int) -> Iterator[Finding]:
     word = "light" if portion.value < light.value else "heavy"
     better = max(1, round(portion.value * count / middle))
     size = "higher or wider" if word == "light" else "lower or narrower"
+    # What one person is served in its own mold is not cut in two.
+    alone = better == count or (count == 1 and body.is_individual)
     yield Finding(
         code=f"portion-{word}",
         severity=Severity.CAUTION,
         message=f"A portion of {figure_text(portion.value)} g is {word}.",
         why=f"A plated slice weighs {figure_text(light.value)} to {figure_text(heavy.value)} g.",
-        remedy=f"Cut {better} instead of {count}." if better != count else f"Use a {size} mold.",
+        remedy=f"Use a {size} mold." if alone else f"Cut {better} instead of {count}.",
         source=COMMON_PRACTICE,
     )
 

@@ -32,6 +32,8 @@ MOST_DESSERTS = 5000
 class Solved:
     """Everything that follows from a dessert and a count; None where a density is unknown.
 
+    `liner` is the strip of upright walls; None where nothing is lined with one.
+
     `division` is where the knife goes, `division_working` its number where it goes by weight;
     `stages` is the building, `words` the cut as it is read aloud.
     """
@@ -42,7 +44,7 @@ class Solved:
     finished_all: Working | None
     height: Working
     surface: Working
-    liner: Working
+    liner: Working | None
     portions: int
     division: Division
     division_working: Working | None
@@ -113,7 +115,9 @@ class Size:
         """Everything that follows: totals, findings, cut, stages and words [g, mm]."""
         made, body, count = self.made, self.made.body, self.made.count
         finished = self.finished
+        bare = body.mold.is_upright and not body.lining and not body.formed
         edge = body.mold.from_above.perimeter_mm
+        liner = strip_length("Liner strip", edge, LINER_OVERLAP.value) if bare else None
         cut = draw(made)
         return Solved(
             count=count,
@@ -122,7 +126,7 @@ class Size:
             finished_all=for_all(f"All {count} desserts", finished, count) if finished else None,
             height=_height(body),
             surface=exposed_surface(body.outer, top_only=False),
-            liner=strip_length("Liner strip", edge, LINER_OVERLAP.value),
+            liner=liner,
             portions=made.division.count,
             division=made.division,
             division_working=made.division_working,

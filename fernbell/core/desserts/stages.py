@@ -72,7 +72,8 @@ def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage
         stage = _stage(step, standing, place, readings, in_mold=True, turned=turned)
         standing = stage.shows
         stages.append(stage)
-    for step in _out_of_the_mold(body, steps, readings):
+    frozen = any(one.wait and one.wait.kind is WaitKind.FREEZE for one in stages)
+    for step in _out_of_the_mold(body, steps, readings, frozen=frozen):
         stage = _stage(step, standing, place, readings)
         standing = stage.shows
         stages.append(stage)
@@ -132,7 +133,7 @@ def _in_the_mold(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
 def _lining(body: Body) -> Iterator[BuildStep]:
     """A strip all round upright walls, a sheet in what is long; nothing sticks to the others."""
     mold = body.mold
-    if body.formed:
+    if body.formed or body.lining:
         return
     if mold.is_upright:
         edge = mold.perimeter_at(mold.height_mm)
@@ -165,17 +166,23 @@ def _filling(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
     yield from waiting
 
 
-def _out_of_the_mold(body: Body, steps: list[BuildStep], readings: Readings) -> Iterator[BuildStep]:
+def _out_of_the_mold(
+    body: Body, steps: list[BuildStep], readings: Readings, *, frozen: bool
+) -> Iterator[BuildStep]:
     """Unmolding and finishing; what was frozen thaws before the garnish."""
     turning = "" if body.is_upright else ", turned over"
     unmold = BuildStep(Moment.OVER, "unmold", "Unmold", f"onto a board{turning}")
     if body.roll:
         says = f"{figure_text(body.roll.trim_mm)} mm off each end, kept as knots"
         unmold = BuildStep(Moment.OVER, "trim", "Trim", says)
-    *before, last = unmold, *_at(steps, Moment.OVER)
+    over = _at(steps, Moment.OVER)
+    if body.served_in_it:
+        yield from (*over, *_at(steps, Moment.SERVICE))
+        return
+    *before, last = unmold, *over
     thaw = practice.THAW_SMALL if body.is_individual else practice.THAW
     yield from before
-    if body.rest is None and not _at(steps, Moment.BESIDE):
+    if not frozen or (body.rest is None and not _at(steps, Moment.BESIDE)):
         yield last
     elif _own_waits(last, readings):
         yield last

@@ -20,7 +20,7 @@ def cut_words(made: MeasuredDessert) -> tuple[str, ...]:
 
 
 def _sentences(made: MeasuredDessert) -> Iterator[str]:
-    size, top = made.body.mold.size_words(), figure_text(made.body.top_mm)
+    size, top = made.body.shape.size_words(), figure_text(made.body.top_mm)
     yield f"{made.dessert.name}, cut through the middle: {size}, {top} mm high before coating."
     for part in made.body.parts:
         yield from part.sentences(made)

@@ -20,19 +20,19 @@ class Kind:
 
 KINDS: Mapping[str, Kind] = {
     "crumble": Kind("crumb", ("base", "insert", "garnish", "lining", "tier"), baked=True),
-    "paste": Kind("crumb", ("base", "insert", "garnish", "lining"), baked=True),
+    "paste": Kind("crumb", ("base", "insert", "garnish", "lining", "tier"), baked=True),
     "sponge": Kind("sponge", ("base", "insert", "band", "garnish", "tier", "roll"), baked=True),
-    "mousse": Kind("airy", ("fill", "insert", "garnish", "tier", "core")),
+    "mousse": Kind("airy", ("fill", "insert", "garnish", "tier", "core", "roll")),
     "meringue": Kind("airy", ("garnish", "base", "insert", "fill", "tier"), baked=True),
-    "cream": Kind("smooth", ("insert", "fill", "garnish", "coat", "tier", "core")),
-    "ganache": Kind("smooth", ("insert", "fill", "coat", "garnish", "tier", "core")),
-    "custard": Kind("smooth", ("insert", "fill", "garnish", "tier", "core")),
+    "cream": Kind("smooth", ("insert", "fill", "garnish", "coat", "tier", "core", "roll")),
+    "ganache": Kind("smooth", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
+    "custard": Kind("smooth", ("insert", "fill", "garnish", "tier", "core", "roll")),
     "chocolate": Kind(
         "smooth", ("band", "coat", "garnish", "base", "insert", "lining"), baked=True
     ),
-    "fruit": Kind("set", ("insert", "fill", "coat", "garnish", "tier", "core")),
+    "fruit": Kind("set", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
     "glaze": Kind("liquid", ("coat", "insert", "garnish")),
-    "caramel": Kind("liquid", ("insert", "fill", "coat", "garnish", "tier", "core")),
+    "caramel": Kind("liquid", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
     "crisp": Kind("crisp", ("garnish", "base", "insert", "lining", "tier"), baked=True),
     "syrup": Kind("liquid"),
     "preparation": Kind("smooth"),

@@ -162,8 +162,8 @@ class Solid(ABC):
 
     @property
     def stands_on_rim(self) -> bool:
-        """Whether what it holds is turned out onto its rim: its floor is less than half of that."""
-        return self.area_at(0.0) < self.area_at(self.height_mm) / 2
+        """Whether what it holds is turned out onto its rim: its floor is less than a quarter."""
+        return self.area_at(0.0) < self.area_at(self.height_mm) / 4
 
     @property
     def seen_at_mm(self) -> float:

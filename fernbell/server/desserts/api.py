@@ -1,5 +1,6 @@
 """Routes of the desserts."""
 
+from functools import cache
 from typing import Annotated, Any
 from uuid import UUID
 
@@ -8,7 +9,9 @@ from ninja import Query
 
 from fernbell.core.desserts import Bite, drawn_in, place_stack, propose, propose_layer, refit
 from fernbell.core.desserts import Dessert as CoreDessert
+from fernbell.core.desserts.kinds import KINDS, picture
 from fernbell.server.desserts import assemble
+from fernbell.server.desserts.begin import begin
 from fernbell.server.desserts.rows import (
     DESSERT,
     STACK,
@@ -18,8 +21,11 @@ from fernbell.server.desserts.rows import (
     parts_of_stack,
 )
 from fernbell.server.desserts.schemas import (
+    BeginIn,
+    BegunOut,
     DessertBrief,
     DessertIn,
+    DessertKindsOut,
     DessertOut,
     Placed,
     PlaceIn,
@@ -77,6 +83,29 @@ def _as_json(request: MemberRequest, sizes: list[assemble.Sized], key: str) -> H
 def what_if(request: MemberRequest, data: DessertIn, size: SizeKey = "") -> HttpResponse:
     """What an entry would take, its findings and the cut of one size; nothing is saved."""
     return _as_json(request, _sizes(request, data), size)
+
+
+@router.get("/kinds", response=DessertKindsOut, operation_id="dessert_kinds")
+def kinds(request: MemberRequest) -> Any:
+    """Every kind of dessert with a small cut of it; the same for every kitchen."""
+    require(request.auth, Act.READ)
+    return _drawn_kinds()
+
+
+@cache
+def _drawn_kinds() -> dict[str, Any]:
+    drawn = [
+        {"kind": one.kind, "title": one.title, "text": one.text, "picture": picture(one)}
+        for one in KINDS
+    ]
+    return {"kinds": drawn}
+
+
+@router.post("/begin", response=BegunOut, operation_id="begin_dessert")
+def begun(request: MemberRequest, data: BeginIn) -> Any:
+    """A new dessert of a kind, every part measured for it."""
+    row, made = begin(request.auth, data)
+    return {"dessert": row, "lacking": made.lacking}
 
 
 @router.post("/propose", response=Proposed, operation_id="propose_part")

@@ -7,6 +7,7 @@ from ninja import Schema
 from pydantic import Field, TypeAdapter, model_validator
 
 from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
+from fernbell.core.desserts import Shape as Outline
 from fernbell.core.errors import OutOfRange
 from fernbell.core.working import Working
 from fernbell.server.desserts.models import Dessert
@@ -101,6 +102,37 @@ class DessertOut(DessertBrief):
     def resolve_shape(row: Any) -> Any:
         """Shape of the mold."""
         return row.mold.shape
+
+
+class DessertKindOut(Schema):
+    """A kind of dessert with a small cut of it; a shape's `formula` is a kind of formula."""
+
+    kind: str
+    title: str
+    text: str
+    picture: list[Outline]
+
+
+class DessertKindsOut(Schema):
+    """Every kind there is, in the order they are offered."""
+
+    kinds: list[DessertKindOut]
+
+
+class BeginIn(Entry):
+    """A dessert begun from a kind, in a mold of the kitchen or in what is nearest to the usual."""
+
+    kind: Annotated[str, Field(max_length=40)]
+    name: Name
+    mold: UUID | None = None
+    count: HowMany = 1
+
+
+class BegunOut(Schema):
+    """The dessert that was begun, and what kinds of formula the kitchen has none of."""
+
+    dessert: DessertOut
+    lacking: list[str]
 
 
 class ProposeIn(Entry):

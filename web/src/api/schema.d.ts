@@ -22,6 +22,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begun
+         * @description A new dessert of a kind, every part measured for it.
+         */
+        post: operations["begin_dessert"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Kinds
+         * @description Every kind of dessert with a small cut of it; the same for every kitchen.
+         */
+        get: operations["dessert_kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/place": {
         parameters: {
             query?: never;
@@ -1554,6 +1594,32 @@ export interface components {
             rule: "base";
         };
         /**
+         * BeginIn
+         * @description A dessert begun from a kind, in a mold of the kitchen or in what is nearest to the usual.
+         */
+        BeginIn: {
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /** Kind */
+            kind: string;
+            /** Mold */
+            mold?: string | null;
+            /** Name */
+            name: string;
+        };
+        /**
+         * BegunOut
+         * @description The dessert that was begun, and what kinds of formula the kitchen has none of.
+         */
+        BegunOut: {
+            dessert: components["schemas"]["DessertOut"];
+            /** Lacking */
+            lacking: string[];
+        };
+        /**
          * Bite
          * @description The bite part by part, and as a whole; `says` is what the whole is like.
          */
@@ -1957,6 +2023,28 @@ export interface components {
              * @default []
              */
             sizes: components["schemas"]["SizeIn"][];
+        };
+        /**
+         * DessertKindOut
+         * @description A kind of dessert with a small cut of it; a shape's `formula` is a kind of formula.
+         */
+        DessertKindOut: {
+            /** Kind */
+            kind: string;
+            /** Picture */
+            picture: components["schemas"]["Shape"][];
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * DessertKindsOut
+         * @description Every kind there is, in the order they are offered.
+         */
+        DessertKindsOut: {
+            /** Kinds */
+            kinds: components["schemas"]["DessertKindOut"][];
         };
         /**
          * DessertOut
@@ -4842,6 +4930,8 @@ export interface components {
          * Solved
          * @description Everything that follows from a dessert and a count; None where a density is unknown.
          *
+         *     `liner` is the strip of upright walls; None where nothing is lined with one.
+         *
          *     `division` is where the knife goes, `division_working` its number where it goes by weight;
          *     `stages` is the building, `words` the cut as it is read aloud.
          */
@@ -4857,7 +4947,7 @@ export interface components {
             finished: components["schemas"]["Working"] | null;
             finished_all: components["schemas"]["Working"] | null;
             height: components["schemas"]["Working"];
-            liner: components["schemas"]["Working"];
+            liner: components["schemas"]["Working"] | null;
             /** Parts */
             parts: components["schemas"]["PartResult"][];
             portion: components["schemas"]["Working"] | null;
@@ -5696,6 +5786,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    begin_dessert: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BegunOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    dessert_kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DessertKindsOut"];
                 };
             };
             /** @description A problem */

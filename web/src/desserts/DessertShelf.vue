@@ -150,7 +150,7 @@ useCommands(() =>
         <MenuItem v-if="!disabled" key="name" @click="renaming = view.name">Rename</MenuItem>
       </RowMenu>
     </div>
-    <p class="quiet">Entremet · {{ status }}</p>
+    <p class="quiet">{{ status }}</p>
     <div class="built">
       <span class="eyebrow">Built</span>
       <SwitchRow

@@ -73,7 +73,7 @@ const shown = computed(() => props.worked.sizes.find((one) => one.key === props.
         <dt>Surface</dt>
         <dd><WorkedFigure :working="solved.surface" /></dd>
       </div>
-      <div>
+      <div v-if="solved.liner">
         <dt>Liner strip</dt>
         <dd><WorkedFigure :working="solved.liner" /></dd>
       </div>

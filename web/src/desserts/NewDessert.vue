@@ -12,6 +12,8 @@ import RowChoice from '../kit/RowChoice.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
 import { useFirstFocus } from '../kit/useFirstFocus'
+import KindPicker from './KindPicker.vue'
+import { useBegin, useKinds } from './useBegin'
 import { entryOf } from './useDessert'
 
 const emit = defineEmits<{ close: [] }>()
@@ -29,12 +31,22 @@ const ring = ref<{ diameter: number | null; height: number | null }>({
   diameter: null,
   height: null,
 })
-const { rows: desserts } = useRows('desserts', { order: 'latest' })
 const { copy, change } = useWrites('desserts')
-/** Drawn from nothing, or an example of the kitchen to change. */
-const NOTHING = ''
-const like = ref(NOTHING)
-const EMPTY = [{ value: NOTHING, label: 'an empty ring' }]
+/** Of a kind, from nothing, or an example of the kitchen to change. */
+const KIND = ''
+const NOTHING = 'empty'
+const like = ref(KIND)
+const BEGINNINGS = [
+  { value: KIND, label: 'a kind of dessert' },
+  { value: NOTHING, label: 'an empty mold' },
+]
+const { data: kinds } = useKinds()
+const chosenKind = ref<string>()
+const kind = computed(() => chosenKind.value ?? kinds.value?.[0]?.kind ?? '')
+const kindSays = computed(() => kinds.value?.find((one) => one.kind === kind.value)?.text)
+const begin = useBegin()
+/** What was begun, and what the kitchen has no formula for yet. */
+const lacking = ref<{ id: string; kinds: string[] } | null>(null)
 const likeName = ref<string>()
 /** A ring is the start. */
 const usual = computed(
@@ -51,7 +63,9 @@ const KNOWN = new Set(['name', 'shape.diameter_mm', 'shape.height_mm'])
 async function make() {
   refusal.value = null
   try {
-    if (like.value) return await open(await copied(), false)
+    if (lacking.value) return await open(lacking.value.id, false)
+    if (like.value === KIND) return await begun()
+    if (like.value !== NOTHING) return await open(await copied(), false)
     // Whoever is faster than the list of molds waits for it here.
     await suspense()
     const into = mold.value === NEW_RING ? await measured() : mold.value
@@ -64,6 +78,12 @@ async function make() {
   } catch (error) {
     refusal.value = refusalOf(error)
   }
+}
+
+async function begun() {
+  const made = await begin(kind.value, name.value)
+  if (!made.lacking.length) return await open(made.dessert.id, false)
+  lacking.value = { id: made.dessert.id, kinds: made.lacking }
 }
 
 async function open(id: string, fresh: boolean) {
@@ -96,14 +116,14 @@ async function measured(): Promise<string> {
 </script>
 
 <template>
-  <Modal open title="A new dessert" :footer="null" width="440px" @cancel="emit('close')">
+  <Modal open title="A new dessert" :footer="null" width="620px" @cancel="emit('close')">
     <form class="new" novalidate @submit.prevent="make">
       <TextField ref="first" v-model="name" label="Name" :error="at('name')" />
-      <label v-if="desserts.length">
+      <label>
         <span class="eyebrow">Begin with</span>
         <RowChoice
           v-model:value="like"
-          :options="EMPTY"
+          :options="BEGINNINGS"
           :label="likeName"
           shelf="desserts"
           :says="(one) => ({ value: one.id, label: `like ${one.name}` })"
@@ -111,7 +131,14 @@ async function measured(): Promise<string> {
           @row="(one) => (likeName = `like ${one.name}`)"
         />
       </label>
-      <label v-if="molds.length && !like">
+      <template v-if="like === KIND">
+        <KindPicker :value="kind" :kinds="kinds ?? []" @change="(one) => (chosenKind = one)" />
+        <p class="quiet says">{{ kindSays }}</p>
+      </template>
+      <p v-if="lacking" class="quiet" role="status">
+        Drawn without its {{ lacking.kinds.join(', ') }}: no formula of that kind is written yet.
+      </p>
+      <label v-if="molds.length && like === NOTHING">
         <span class="eyebrow">Made in</span>
         <RowChoice
           :value="mold ?? ''"
@@ -123,7 +150,7 @@ async function measured(): Promise<string> {
           @change="(id) => (picked = String(id))"
         />
       </label>
-      <div v-if="mold === NEW_RING && !like" class="ring">
+      <div v-if="mold === NEW_RING && like === NOTHING" class="ring">
         <NumberField
           label="Ring across, inside"
           unit="mm"
@@ -142,7 +169,9 @@ async function measured(): Promise<string> {
         />
       </div>
       <p v-if="refusal && !named" class="wrong" role="alert">{{ refusal.detail }}</p>
-      <button class="deed main" type="submit" :disabled="create.isPending.value">Draw it</button>
+      <button class="deed main" type="submit" :disabled="create.isPending.value">
+        {{ lacking ? 'Open it' : 'Draw it' }}
+      </button>
     </form>
   </Modal>
 </template>
@@ -155,6 +184,10 @@ async function measured(): Promise<string> {
 
 .mold {
   width: 100%;
+}
+
+.says {
+  margin: -6px 0 0;
 }
 
 .ring {

@@ -1,0 +1,51 @@
+"""Every kind of dessert there is, in the order they are offered: one file of data each."""
+
+from fernbell.core.desserts.kinds.crust import CRUST
+from fernbell.core.desserts.kinds.cup import CUP
+from fernbell.core.desserts.kinds.custard import CUSTARD
+from fernbell.core.desserts.kinds.dome import DOME
+from fernbell.core.desserts.kinds.entremet import ENTREMET
+from fernbell.core.desserts.kinds.kind import (
+    Begun,
+    DessertKind,
+    KindPart,
+    Pick,
+    compose,
+    formula_kinds,
+    nearest,
+)
+from fernbell.core.desserts.kinds.molded_log import MOLDED_LOG
+from fernbell.core.desserts.kinds.pair import PAIR
+from fernbell.core.desserts.kinds.parfait import PARFAIT
+from fernbell.core.desserts.kinds.picture import picture
+from fernbell.core.desserts.kinds.rolled_log import ROLLED_LOG
+from fernbell.core.desserts.kinds.sheet_cake import SHEET_CAKE
+from fernbell.core.desserts.kinds.sphere import SPHERE
+from fernbell.core.desserts.kinds.tart import TART
+
+KINDS: tuple[DessertKind, ...] = (
+    ENTREMET,
+    DOME,
+    ROLLED_LOG,
+    MOLDED_LOG,
+    TART,
+    CRUST,
+    CUP,
+    CUSTARD,
+    PARFAIT,
+    SPHERE,
+    SHEET_CAKE,
+    PAIR,
+)
+
+__all__ = [
+    "KINDS",
+    "Begun",
+    "DessertKind",
+    "KindPart",
+    "Pick",
+    "compose",
+    "formula_kinds",
+    "nearest",
+    "picture",
+]
