@@ -8,11 +8,13 @@ from fernbell.core.desserts import (
     Coat,
     Core,
     Dessert,
+    Disc,
     Fill,
     Garnish,
     Insert,
     Layer,
     Lining,
+    PuffShell,
     Roll,
     Slices,
     Tier,
@@ -23,6 +25,14 @@ from fernbell.starter.molds import MOLDS
 
 
 @dataclass(frozen=True, slots=True)
+class DemoSize:
+    """Another size of a dessert, by the mold it is made in."""
+
+    mold: str
+    count: int
+
+
+@dataclass(frozen=True, slots=True)
 class DemoDessert:
     """A dessert of the demo kitchen, its formulas named by slug."""
 
@@ -30,6 +40,7 @@ class DemoDessert:
     mold: str
     count: int
     dessert: Dessert
+    sizes: tuple[DemoSize, ...] = ()
 
 
 REEDBED = Dessert(
@@ -120,10 +131,23 @@ CUPS = Dessert(
     portions=Wedges(1),
 )
 
+LANTERNS = Dessert(
+    name="Rhubarb lanterns",
+    mold=_HUNG["puff-6"],
+    parts=(
+        Disc("craquelin", "craquelin", across_mm=45, thickness_mm=2, spare_percent=5),
+        Fill("diplomat", "diplomat"),
+        Tier("compote", "rhubarb-compote", height_mm=8),
+        PuffShell("choux", "choux", wall_mm=6),
+    ),
+    portions=Wedges(1),
+)
+
 DESSERTS = (
     DemoDessert("hedgerow", "sheet-40", 4, HEDGEROW),
     DemoDessert("beekeeper", "tart-24", 6, BEEKEEPER),
     DemoDessert("foghorn", "dome-8", 24, FOGHORN),
+    DemoDessert("lanterns", "puff-6", 100, LANTERNS, (DemoSize("puff-3", 100),)),
     DemoDessert("cups", "cup-7", 40, CUPS),
     DemoDessert("reedbed", "ring-20", 6, REEDBED),
 )

@@ -10,7 +10,7 @@ from django.db import transaction
 from fernbell.demo.desserts import DESSERTS, DemoDessert
 from fernbell.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.server.desserts.rows import DESSERT
-from fernbell.server.desserts.schemas import PARTS, DessertIn
+from fernbell.server.desserts.schemas import PARTS, DessertIn, SizeIn
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn, LineIn, StepIn
 from fernbell.server.kitchens.models import Kitchen, Member
@@ -38,8 +38,9 @@ def load_demo() -> bool:
     formulas: dict[str, UUID] = {}
     for formula in FORMULAS:
         formulas[formula.slug] = actions.create(chef, FORMULA, _formula(formula, keys, formulas)).pk
+    keys_of_molds = {slug: row.pk for slug, row in molds.items()}
     for dessert in DESSERTS:
-        actions.create(chef, DESSERT, _dessert(dessert, molds[dessert.mold].pk, formulas))
+        actions.create(chef, DESSERT, _dessert(dessert, keys_of_molds, formulas))
     return True
 
 
@@ -82,16 +83,19 @@ def _line(place: int, line: DemoLine, keys: dict[str, UUID], formulas: dict[str,
     )
 
 
-def _dessert(one: DemoDessert, mold: UUID, formulas: dict[str, UUID]) -> DessertIn:
+def _dessert(one: DemoDessert, molds: dict[str, UUID], formulas: dict[str, UUID]) -> DessertIn:
     return DessertIn(
         name=one.dessert.name,
-        mold=mold,
+        mold=molds[one.mold],
         parts=PARTS.validate_python(
             [_keyed(asdict(cast(Any, part)), formulas) for part in one.dessert.parts]
         ),
         portions=asdict(one.dessert.portions),
         built=one.dessert.built,
         count=one.count,
+        sizes=[
+            SizeIn(key=size.mold, mold=molds[size.mold], count=size.count) for size in one.sizes
+        ],
     )
 
 

@@ -12,6 +12,7 @@ from fernbell.core.desserts import (
     Coat,
     Core,
     Dessert,
+    Disc,
     Fill,
     Garnish,
     Grid,
@@ -20,6 +21,7 @@ from fernbell.core.desserts import (
     Lining,
     Part,
     Portions,
+    PuffShell,
     Roll,
     Tier,
     portions_for,
@@ -96,6 +98,11 @@ def rolled(draw: st.DrawFn, formulas: st.SearchStrategy[str]) -> list[Part]:
         yet.append(Roll("roll", spread, draw(st.floats(0, 20)), draw(st.booleans())))
     if draw(st.integers(0, 4)) == 0:
         yet.append(Core("core", draw(formulas), draw(st.floats(2, 40))))
+    if draw(st.integers(0, 4)) == 0:
+        yet.append(PuffShell("puff", draw(formulas), draw(st.floats(1, 2))))
+    if draw(st.integers(0, 4)) == 0:
+        disc = draw(st.floats(10, 120)), draw(st.floats(0.5, 5)), draw(st.floats(0, 20))
+        yet.append(Disc("disc", draw(formulas), *disc))
     return yet
 
 

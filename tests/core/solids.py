@@ -10,6 +10,7 @@ from fernbell.core.molds import (
     Halves,
     Loaf,
     Outlined,
+    Puff,
     Ring,
     Savarin,
     Turned,
@@ -35,12 +36,13 @@ TRIANGLE = Gutter(500, 80, 60, "pointed")
 FLUTED, LOAF = Fluted(240, 220, 25, 36, 3), Loaf(250, 110, 230, 80, 70)
 ROUND_LOAF, PYRAMID = Loaf(200, 180, 190, 120, 50, 15), Loaf(70, 70, 40, 40, 40)
 SAVARIN, HIGH_SAVARIN = Savarin(180, 60, 30), Savarin(75, 25, 22)
+PUFF = Puff(45, 18)
 SPHERE, EGG = Halves(80, 40, 40), Halves(90, 50, 75)
 SCAN = read_stl(stl_of(trimesh.creation.icosphere(4, 40)), "mm").mold
 SOLIDS = [
     *(Ring(180, 45), Frame(300, 200, 40, 12), DOME, PAN, GLASS, HALF_ROUND, U_LOG, TRIANGLE),
     *(Outlined(heart(180), 45), Outlined(leaf(200, 90), 40), FLUTED, LOAF, ROUND_LOAF, PYRAMID),
-    *(SAVARIN, HIGH_SAVARIN, SPHERE, EGG, SCAN),
+    *(SAVARIN, HIGH_SAVARIN, SPHERE, EGG, PUFF, SCAN),
 ]
 EVERY = pytest.mark.parametrize("solid", SOLIDS, ids=lambda one: one.words_in_full())
 # Pieces of a wall that stand off the floor and off the axis, and the two that meet the axis.

@@ -11,6 +11,7 @@ from fernbell.core.desserts.regions import (
     Bar,
     Block,
     Film,
+    Hollow,
     Lined,
     Region,
     Rest,
@@ -81,6 +82,11 @@ class Body:
     def formed(self) -> Solid | None:
         """What the dessert becomes where it is not as its mold is."""
         return next((region.stands for region in self.regions if region.stands), None)
+
+    @property
+    def is_hollow(self) -> bool:
+        """Whether it is baked hollow and filled then."""
+        return isinstance(self.lining, Hollow)
 
     @property
     def served_in_it(self) -> bool:

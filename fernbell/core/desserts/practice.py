@@ -39,6 +39,9 @@ ROLL_FILLING = PRACTICE["roll filling"]
 ROLL_TRIM = PRACTICE["roll trim"]
 ROLL_TURNS = PRACTICE["roll turns"]
 CORE_ACROSS = PRACTICE["core across"]
+PUFF_WALL = PRACTICE["puff wall"]
+DISC_THICKNESS = PRACTICE["disc thickness"]
+DISC_SPARE = PRACTICE["disc spare"]
 AHEAD_FROM = PRACTICE["ahead from"]
 
 

@@ -123,7 +123,7 @@ def _in_the_mold(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
     inside = [*bases, *filling] if body.is_upright else [*filling, *bases[::-1]]
     closing = [step for step in inside if step.moment is not Moment.SET]
     for step in inside:
-        if body.rest and step is closing[-1]:
+        if body.rest and not body.is_hollow and step is closing[-1]:
             formulas = (*step.formulas, body.rest.formula)
             yield replace(step, formulas=formulas, usual=practice.WHOLE_FREEZE)
         else:
@@ -176,7 +176,7 @@ def _out_of_the_mold(
         says = f"{figure_text(body.roll.trim_mm)} mm off each end, kept as knots"
         unmold = BuildStep(Moment.OVER, "trim", "Trim", says)
     over = _at(steps, Moment.OVER)
-    if body.served_in_it:
+    if body.served_in_it or body.is_hollow:
         yield from (*over, *_at(steps, Moment.SERVICE))
         return
     *before, last = unmold, *over

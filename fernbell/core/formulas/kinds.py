@@ -19,8 +19,10 @@ class Kind:
 
 
 KINDS: Mapping[str, Kind] = {
-    "crumble": Kind("crumb", ("base", "insert", "garnish", "lining", "tier"), baked=True),
-    "paste": Kind("crumb", ("base", "insert", "garnish", "lining", "tier"), baked=True),
+    "crumble": Kind("crumb", ("base", "insert", "garnish", "lining", "tier", "disc"), baked=True),
+    "paste": Kind(
+        "crumb", ("base", "insert", "garnish", "lining", "tier", "puff", "disc"), baked=True
+    ),
     "sponge": Kind("sponge", ("base", "insert", "band", "garnish", "tier", "roll"), baked=True),
     "mousse": Kind("airy", ("fill", "insert", "garnish", "tier", "core", "roll")),
     "meringue": Kind("airy", ("garnish", "base", "insert", "fill", "tier"), baked=True),
@@ -28,7 +30,7 @@ KINDS: Mapping[str, Kind] = {
     "ganache": Kind("smooth", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
     "custard": Kind("smooth", ("insert", "fill", "garnish", "tier", "core", "roll")),
     "chocolate": Kind(
-        "smooth", ("band", "coat", "garnish", "base", "insert", "lining"), baked=True
+        "smooth", ("band", "coat", "garnish", "base", "insert", "lining", "disc"), baked=True
     ),
     "fruit": Kind("set", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
     "glaze": Kind("liquid", ("coat", "insert", "garnish")),

@@ -11,6 +11,7 @@ from fernbell.core.molds.outlined import Corner, Outlined, heart
 from fernbell.core.molds.over import turned_over
 from fernbell.core.molds.path import MOST_LETTERS, outline_of_path
 from fernbell.core.molds.plan import Loop, Plan, Point, RoundedBox, box, clearance, disc, moved
+from fernbell.core.molds.puff import Puff
 from fernbell.core.molds.savarin import Savarin
 from fernbell.core.molds.scanned import Scanned, Slice
 from fernbell.core.molds.solid import MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
@@ -46,6 +47,7 @@ __all__ = [
     "Plan",
     "Point",
     "Prism",
+    "Puff",
     "ReadMesh",
     "Ring",
     "RoundedBox",

@@ -119,12 +119,21 @@ def _sliced(triangles: Floats, height: float) -> Scanned:
     flat = triangles[np.ptp(triangles[:, :, 2], axis=1) < _LID_MM, :, 2]
     lids = np.unique(np.round(flat.mean(axis=1), 2)) if len(flat) else np.array([])
     beside = {float(lid) + by for lid in lids[:_MOST_LIDS] for by in (-_BESIDE_MM, _BESIDE_MM)}
-    even = {height * step / _LEVELS for step in range(_LEVELS + 1)}
+    even = {
+        z
+        for step in range(_LEVELS + 1)
+        if step in (0, _LEVELS) or not _is_lid(z := height * step / _LEVELS, lids)
+    }
     levels = sorted(even | {z for z in beside if _BESIDE_MM < z < height - _BESIDE_MM})
     apart = [b for a, b in pairwise([-1.0, *levels]) if b - a > _BESIDE_MM / 2]
     inside = (min(max(z, _END_MM), height - _END_MM) for z in apart)
     outlines = [_outline(triangles, z) for z in inside]
     return Scanned(tuple(Slice(round(z, 3), one) for z, one in zip(apart, outlines, strict=True)))
+
+
+def _is_lid(z: float, lids: Floats) -> bool:
+    """Whether a level would lie in a lid, where there is no one outline."""
+    return bool(len(lids)) and float(np.abs(lids - z).min()) < 2 * _BESIDE_MM
 
 
 def _outline(triangles: Floats, z: float) -> tuple[float, ...]:

@@ -121,7 +121,7 @@ class Revolved(Solid):
         """π × across the rim."""
         return f"π × {figure_text(2 * self.profile.x_at(self.seen_at_mm))}"
 
-    def stretched(self, share: float) -> "Revolution":
+    def stretched(self, share: float) -> "Revolved":
         """The profile wider by as much, its arcs in straight pieces."""
         wall = self.profile.wider(1.0)
         by = math.sqrt(share * self.capacity_ml / Revolution(wall).capacity_ml)

@@ -77,6 +77,7 @@ def _pick(member: Member, kind: DessertKind) -> Pick:
     def pick(made_of: str, jobs: tuple[str, ...]) -> str | None:
         of_kind = [(job, key) for kind_, job, key in written if kind_ == made_of]
         best = [key for job, key in of_kind if job in jobs]
-        return (best or [key for _, key in of_kind] or [None])[-1]
+        usable = best or [key for _, key in of_kind]
+        return usable[-1] if usable else None
 
     return pick

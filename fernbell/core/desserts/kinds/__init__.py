@@ -18,6 +18,7 @@ from fernbell.core.desserts.kinds.molded_log import MOLDED_LOG
 from fernbell.core.desserts.kinds.pair import PAIR
 from fernbell.core.desserts.kinds.parfait import PARFAIT
 from fernbell.core.desserts.kinds.picture import picture
+from fernbell.core.desserts.kinds.puff import PUFF
 from fernbell.core.desserts.kinds.rolled_log import ROLLED_LOG
 from fernbell.core.desserts.kinds.sheet_cake import SHEET_CAKE
 from fernbell.core.desserts.kinds.sphere import SPHERE
@@ -31,6 +32,7 @@ KINDS: tuple[DessertKind, ...] = (
     TART,
     CRUST,
     CUP,
+    PUFF,
     CUSTARD,
     PARFAIT,
     SPHERE,

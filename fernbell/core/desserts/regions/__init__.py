@@ -2,8 +2,9 @@
 
 from fernbell.core.desserts.regions.block import Block
 from fernbell.core.desserts.regions.course import Course
+from fernbell.core.desserts.regions.cutout import Cutout
 from fernbell.core.desserts.regions.film import Film, exposed_surface
-from fernbell.core.desserts.regions.lined import Lined
+from fernbell.core.desserts.regions.lined import Hollow, Lined
 from fernbell.core.desserts.regions.pieces import Pieces
 from fernbell.core.desserts.regions.region import (
     DRAWN,
@@ -23,8 +24,10 @@ __all__ = [
     "Bar",
     "Block",
     "Course",
+    "Cutout",
     "DrawnLayer",
     "Film",
+    "Hollow",
     "Lined",
     "Pieces",
     "Pour",

@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from fernbell.core.desserts.regions.block import solid_volume
 from fernbell.core.desserts.regions.outlines import around
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Plan, Solid
@@ -93,3 +94,20 @@ class Lined(Region):
         """To the wall and its edge."""
         del near
         return self.mold.across_mm, self.high_mm
+
+
+@dataclass(frozen=True, slots=True)
+class Hollow(Lined):
+    """A shell that bakes hollow: it is piped as one mound, and weighed by all of what it becomes.
+
+    The density of what is baked counts its hollow.
+    """
+
+    goes_by = "by volume"
+
+    def amount(self, name: str, near: Surroundings) -> Takes:
+        """The whole of it when baked, its hollow too."""
+        del near
+        mold = self.mold
+        working = solid_volume(f"Volume of {name}, baked, with its hollow", mold)
+        return Takes(working.figure, working, working)

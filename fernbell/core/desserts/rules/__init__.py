@@ -5,15 +5,19 @@ from fernbell.core.desserts.rules.band import Band
 from fernbell.core.desserts.rules.base import Base
 from fernbell.core.desserts.rules.coat import Coat
 from fernbell.core.desserts.rules.core import Core
+from fernbell.core.desserts.rules.disc import Disc
 from fernbell.core.desserts.rules.fill import Fill
 from fernbell.core.desserts.rules.garnish import Garnish
 from fernbell.core.desserts.rules.insert import Insert, Layer
 from fernbell.core.desserts.rules.lining import Lining
+from fernbell.core.desserts.rules.puff import PuffShell
 from fernbell.core.desserts.rules.roll import Roll
 from fernbell.core.desserts.rules.tier import Tier
 
 RULES: tuple[type[Part], ...] = (
     Lining,
+    PuffShell,
+    Disc,
     Base,
     Roll,
     Core,
@@ -36,11 +40,13 @@ __all__ = [
     "Base",
     "Coat",
     "Core",
+    "Disc",
     "Fill",
     "Garnish",
     "Insert",
     "Layer",
     "Lining",
+    "PuffShell",
     "Roll",
     "Tier",
 ]

@@ -1,0 +1,119 @@
+"""Every kind of dessert composes from its file, can be solved and drawn, and wants no finding."""
+
+import pytest
+
+from fernbell.core.desserts import Dessert, Grid, Slices, Wedges, shape_of, solve
+from fernbell.core.desserts.kinds import KINDS, DessertKind, compose, nearest, picture
+from fernbell.core.findings import Severity
+from fernbell.core.molds import Frame, Halves, Ring
+from fernbell.demo.book import demo_book
+from fernbell.demo.formulas import FORMULAS
+from fernbell.starter.molds import MOLDS
+
+BOOK = demo_book()
+EVERY_KIND = pytest.mark.parametrize("kind", KINDS, ids=lambda kind: kind.kind)
+HUNG = {mold.slug: mold.mold for mold in MOLDS}
+
+
+def pick(made_of: str, jobs: tuple[str, ...]) -> str | None:
+    of_kind = [one for one in FORMULAS if one.kind == made_of]
+    best = [one for one in of_kind if one.job in jobs] or of_kind
+    return best[-1].slug if best else None
+
+
+def begun(kind: DessertKind) -> Dessert:
+    return compose(kind, kind.title, kind.mold, pick).dessert
+
+
+@EVERY_KIND
+def test_a_kind_is_composed_from_its_file_and_wants_no_finding(kind: DessertKind) -> None:
+    made = compose(kind, kind.title, kind.mold, pick)
+    assert made.lacking == ()
+    assert len(made.dessert.parts) == len(kind.parts)
+    solved, sheets = solve(made.dessert, BOOK, 24)
+    assert sheets
+    assert [one.message for one in solved.findings if one.severity != Severity.NOTE] == []
+    assert solved.finished is not None
+    assert all(part.mass and part.mass.value > 0 for part in solved.parts)
+
+
+@EVERY_KIND
+def test_a_kind_is_drawn_and_built_whole(kind: DessertKind) -> None:
+    solved, _ = solve(begun(kind), BOOK)
+    drawn = {(shape.part, shape.layer) for shape in solved.cut.section}
+    assert drawn == {(part.part, part.layer) for part in solved.parts}
+    assert sorted(solved.stages[-1].shows) == list(range(len(solved.cut.section)))
+    assert len(solved.words) > len(kind.parts)
+
+
+@EVERY_KIND
+def test_its_picture_is_its_own_cut(kind: DessertKind) -> None:
+    shapes = picture(kind)
+    made_of = {part.made_of for part in kind.parts if part.rule != "garnish"}
+    assert made_of <= {shape.formula for shape in shapes}
+    assert all(len(loop) > 2 for shape in shapes for loop in shape.loops)
+
+
+def test_what_a_kitchen_has_no_formula_for_is_left_out_and_said() -> None:
+    tart = next(kind for kind in KINDS if kind.kind == "tart")
+    made = compose(
+        tart, "Tart", tart.mold, lambda made_of, _: made_of if made_of != "paste" else None
+    )
+    assert made.lacking == ("paste",)
+    assert "lining" not in {part.rule for part in made.dessert.parts}
+    assert len(made.dessert.parts) == len(tart.parts) - 1
+
+
+@EVERY_KIND
+def test_the_starter_kitchen_hangs_a_mold_for_it(kind: DessertKind) -> None:
+    found = nearest(kind, HUNG)
+    assert found is not None
+    assert type(HUNG[found]) is type(kind.mold)
+
+
+def test_a_mold_far_larger_or_of_another_form_is_none_for_it() -> None:
+    entremet = next(kind for kind in KINDS if kind.kind == "entremet")
+    assert nearest(entremet, {"huge": Ring(900, 60), "frame": Frame(300, 200, 45)}) is None
+
+
+@pytest.mark.parametrize(
+    ("kind", "division"),
+    [("rolled log", Slices), ("molded log", Slices), ("tart", Wedges), ("sheet cake", Grid)],
+)
+def test_a_kind_is_divided_as_its_shape_asks(kind: str, division: type) -> None:
+    dessert = begun(next(one for one in KINDS if one.kind == kind))
+    assert isinstance(solve(dessert, BOOK)[0].division, division)
+
+
+# By hand: sqrt(25² + 4 x 290 x 18 / pi) = 85.27 mm; two thirds of 18 mm x 390 mm stay inside.
+def test_a_rolled_log_is_as_thick_as_its_sheet_makes_it() -> None:
+    log = begun(next(kind for kind in KINDS if kind.kind == "rolled log"))
+    assert shape_of(log).height_mm == pytest.approx(85.27, abs=0.01)
+    solved, _ = solve(log, BOOK)
+    by_part = {(part.part, part.layer): part for part in solved.parts}
+    cream = sorted(
+        part.mass.value for part in by_part.values() if part.formula == "elder-cream" and part.mass
+    )
+    assert cream[1] / sum(cream) == pytest.approx(2 / 3, abs=0.05)
+
+
+# A shell of 2 mm in a sphere of 80: 4/3 pi (40³ - 38³) = 38.2 ml.
+def test_a_shell_is_what_lies_between_two_spheres() -> None:
+    shell = begun(next(kind for kind in KINDS if kind.kind == "sphere"))
+    solved, _ = solve(shell, BOOK)
+    chocolate = next(part for part in solved.parts if part.goes_by == "by surface")
+    assert isinstance(shell.mold, Halves)
+    assert chocolate.volume is not None
+    assert chocolate.volume.value == pytest.approx(38.22, rel=2e-3)
+
+
+def test_a_tart_shell_and_what_is_in_it_are_the_pan_up_to_the_filling() -> None:
+    tart = begun(next(kind for kind in KINDS if kind.kind == "tart"))
+    solved, _ = solve(tart, BOOK)
+    lining, caramel, ganache = (
+        part.volume.value for part in reversed(solved.parts) if part.volume and part.part != "p4"
+    )
+    # Above the ganache stands paste alone: the pan from 22 to 25 mm, less the room inside it.
+    bare = tart.mold.volume_between(22, 25) - tart.mold.inset(3).volume_between(19, 22)
+    filled = tart.mold.volume_between(0, 22)
+    assert lining + caramel + ganache == pytest.approx(filled + bare, rel=1e-6)
