@@ -54,7 +54,9 @@ def measure_api(site: str) -> None:
     """One row read, the dessert solved as it is saved, and solved as it is drawn, in turn."""
     visitor = Visitor(site)
     mold = json.loads(visitor.get("/api/molds"))["items"][0]["id"]
-    dessert = f"/api/desserts/{json.loads(visitor.get('/api/desserts'))['items'][0]['id']}"
+    dessert = (
+        f"/api/desserts/{json.loads(visitor.get('/api/desserts?q=Reedbed'))['items'][0]['id']}"
+    )
     row = json.loads(visitor.get(dessert))
     entry = {key: row[key] for key in ("name", "mold", "parts", "portions", "count", "sizes")}
     asks = [

@@ -5,7 +5,7 @@ import time
 from typing import Any
 
 import pytest
-from playwright.sync_api import BrowserContext, Page, Request, expect
+from playwright.sync_api import BrowserContext, Locator, Page, Request, expect
 from pytest_django import Settings
 from pytest_django.live_server_helper import LiveServer
 
@@ -101,6 +101,13 @@ def come_in(page: Page, site: str, name: str = "Ottilie Marsh") -> None:
     page.goto(site)
     page.get_by_role("button", name=name).click()
     expect(page.get_by_role("navigation", name="Rooms")).to_be_visible()
+
+
+def seek(page: Page, label: str, option: str, within: Locator | None = None) -> None:
+    """Open a select, type what is wanted, and take it."""
+    (within or page).get_by_role("combobox", name=label).click()
+    page.keyboard.type(option)
+    page.locator(".ant-select-item-option").get_by_text(option).last.click()
 
 
 def enter(page: Page, label: str, value: str) -> None:

@@ -16,7 +16,7 @@ from tests.server.api import Shelves, entry_of, made, post, put, stocked
 
 
 def reedbed(client: Client) -> str:
-    return f"/api/desserts/{client.get('/api/desserts').json()['items'][0]['id']}"
+    return f"/api/desserts/{client.get('/api/desserts?q=Reedbed').json()['items'][0]['id']}"
 
 
 def test_the_demo_dessert_is_worked_out_as_core_does(demo: Client) -> None:

@@ -21,7 +21,7 @@ def shelves(chef: Member, as_member: Callable[[Member], Client]) -> Shelves:
 
 
 def reedbed(demo: Client) -> dict[str, Any]:
-    key = demo.get("/api/desserts").json()["items"][0]["id"]
+    key = demo.get("/api/desserts?q=Reedbed").json()["items"][0]["id"]
     return demo.get(f"/api/desserts/{key}").json()
 
 

@@ -105,6 +105,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
             "keys": ["k"],
         },
         "fill_mold": {"volume_ml": 10},
+        "begin_dessert": {"kind": "entremet", "name": "Another", "mold": shelves.mold["id"]},
         "outline_mold": {"path": "M0 0h9v9h-9z", "length_mm": 90, "height_mm": 40},
         "propose_part": {
             "dessert": entry_of("dessert", shelves.dessert),

@@ -79,6 +79,8 @@ def read_stl(data: bytes, unit: str) -> ReadMesh:
 def _triangles(data: bytes) -> Floats:
     """Corners of every face, shape (n, 3, 3)."""
     allowed = "a closed body as STL, text or binary"
+    if not (_is_whole_binary(data) or _is_text(data)):
+        raise CoreError("file", "not an STL file, or one cut short", allowed)
     try:
         read: Any = trimesh.load(io.BytesIO(data), file_type="stl", process=False)
         triangles = np.asarray(read.triangles, dtype=float)
@@ -87,6 +89,15 @@ def _triangles(data: bytes) -> Floats:
     if len(triangles) < 4 or not np.isfinite(triangles).all():
         raise CoreError("file", f"{len(triangles)} faces", allowed)
     return triangles
+
+
+def _is_whole_binary(data: bytes) -> bool:
+    """Whether it is as long as its number of faces says: 84 bytes, and 50 a face."""
+    return len(data) >= 84 and len(data) == 84 + 50 * int.from_bytes(data[80:84], "little")
+
+
+def _is_text(data: bytes) -> bool:
+    return data[:5].lower() == b"solid" and data.isascii()
 
 
 def _check_size(triangles: Floats, unit: str) -> None:
@@ -119,11 +130,8 @@ def _sliced(triangles: Floats, height: float) -> Scanned:
     flat = triangles[np.ptp(triangles[:, :, 2], axis=1) < _LID_MM, :, 2]
     lids = np.unique(np.round(flat.mean(axis=1), 2)) if len(flat) else np.array([])
     beside = {float(lid) + by for lid in lids[:_MOST_LIDS] for by in (-_BESIDE_MM, _BESIDE_MM)}
-    even = {
-        z
-        for step in range(_LEVELS + 1)
-        if step in (0, _LEVELS) or not _is_lid(z := height * step / _LEVELS, lids)
-    }
+    steps = [height * step / _LEVELS for step in range(_LEVELS + 1)]
+    even = {z for z in steps if z in (0.0, height) or not _is_lid(z, lids)}
     levels = sorted(even | {z for z in beside if _BESIDE_MM < z < height - _BESIDE_MM})
     apart = [b for a, b in pairwise([-1.0, *levels]) if b - a > _BESIDE_MM / 2]
     inside = (min(max(z, _END_MM), height - _END_MM) for z in apart)

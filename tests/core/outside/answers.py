@@ -8,7 +8,10 @@ import json
 import sys
 from pathlib import Path
 
+from scipy.optimize import brentq
+
 from fernbell.core.desserts import Base, Dessert, Fill, Insert, Layer, Wedges, solve
+from fernbell.core.desserts.regions import Winding, sheet_length
 from fernbell.core.errors import CoreError, MoldOverflow
 from fernbell.core.formulas import (
     Aerated,
@@ -28,7 +31,18 @@ from fernbell.core.measures import (
     millilitres,
     millimetres,
 )
-from fernbell.core.molds import Frame, Gutter, Ring, Solid, Turned, WallPoint, clearance, disc
+from fernbell.core.molds import (
+    Frame,
+    Gutter,
+    Loaf,
+    Ring,
+    Savarin,
+    Solid,
+    Turned,
+    WallPoint,
+    clearance,
+    disc,
+)
 from fernbell.core.pantry import Ingredient, mass_of_volume
 from fernbell.core.pantry.naming import understand
 from tests.core.names import NAMES
@@ -55,6 +69,10 @@ def mold_of(inputs: Case) -> Solid | None:
         case {"base_d_mm": across, "H_mm": height}:
             radius = ((across / 2) ** 2 + height**2) / (2 * height)
             return Turned((WallPoint(0, 0), WallPoint(height, across, radius)))
+        case {"d_out_mm": wide, "d_in_mm": hole}:
+            return Savarin(wide, hole, inputs.get("H_mm", (wide - hole) / 4))
+        case {"bottom_mm": [length, width], "top_mm": [rim, across], "H_mm": height}:
+            return Loaf(rim, across, length, width, height, inputs.get("corner_radius_mm", 0))
         case {"width_mm": width, "L_mm": length}:
             return Gutter(length, width, width / 2 + inputs.get("straight_mm", 0))
     return None
@@ -109,6 +127,54 @@ def nested_rows(inputs: Case) -> Rows:
     yield "remaining volume for mousse", rest.volume.value
     yield "gap all round the insert", clearance(disc(insert["d_mm"]), mold.plan)
     yield "mousse height above+below the insert", gaps["above"] + gaps["below"]
+
+
+def rolled_rows(inputs: Case) -> Rows:
+    """A sheet rolled up, or the sheet of a roll; the section is conserved, as core says it is."""
+    core, thick = 2 * inputs.get("core_radius_mm", 0), inputs["thickness_mm"]
+    if "diameter_mm" in inputs:
+        length = sheet_length(inputs["diameter_mm"], thick, core)
+        yield "sheet length, conservation of cross-section", length
+    else:
+        roll = Winding(inputs["sheet_length_mm"], 300, (thick,), core, 0)
+        yield "diameter, conservation of cross-section", roll.diameter_mm
+
+
+def fitting_rows(inputs: Case) -> Rows:
+    """A disc frozen in a half sphere, at depths from the pole: whether it fits by its shape."""
+    radius, insert = inputs["hemisphere_R_mm"], inputs["insert"]
+    mold = Turned((WallPoint(0, 0), WallPoint(radius, 2 * radius, radius)))
+    half, high = insert["d_mm"] / 2, insert["h_mm"]
+    for low in inputs["lower_face_at_mm"]:
+        key, inside = f"lower face at {number(low)} mm", mold.plan_at(low).length_mm / 2
+        yield f"{key}: inner radius there", inside
+        found, beside = set_in(mold, insert, low)
+        if "part-outside" in found:
+            yield key, f"refused: insert radius {half:g} > {inside:.2f}"
+            continue
+        yield "remaining volume, insert inside", beside
+        yield f"mousse under the insert (depth {number(low)})", mold.volume_between(0, low)
+        taken = disc(insert["d_mm"]).area_mm2 * high / 1000
+        around = mold.volume_between(low, low + high) - taken
+        yield f"mousse beside the insert ({number(low)}..{number(low + high)})", around
+
+    def room(low_mm: float) -> float:
+        return mold.plan_at(low_mm).length_mm / 2 - half
+
+    yield "lowest possible lower face", float(brentq(room, 0, radius))
+
+
+def set_in(mold: Solid, insert: Case, low_mm: float) -> tuple[set[str], float]:
+    """Findings of an insert so deep below the pole, and what is left for the mousse [ml]."""
+    lift = mold.height_mm - low_mm - insert["h_mm"]
+    part = Insert("insert", (Layer("layer", "any", insert["h_mm"]),), insert["d_mm"], lift)
+    dessert = Dessert("set", mold, (Fill("rest", "any"), part), Wedges(1), "upside down")
+    water = Ingredient("water", "Water", 1.0)
+    book = Book((water,), (Formula("any", "Any", (Line("line", 100, "water"),)),))
+    solved, _ = solve(dessert, book)
+    rest = next(one for one in solved.parts if one.part == "rest")
+    assert rest.volume is not None
+    return {finding.code for finding in solved.findings}, rest.volume.value
 
 
 UNIT_TABLE = {
@@ -192,8 +258,10 @@ def rows_of(case: Case) -> Rows:
     mold = mold_of(inputs)
     if mold is not None:
         yield from mold_rows(mold, inputs)
-    elif {"ring", "base", "insert"} <= keys:
-        yield from nested_rows(inputs)
+    elif "insert" in keys:
+        yield from (nested_rows if "ring" in keys else fitting_rows)(inputs)
+    elif "thickness_mm" in keys and keys & {"sheet_length_mm", "diameter_mm"}:
+        yield from rolled_rows(inputs)
     elif case["name"] == "typed line":
         yield from line_rows(inputs["line"])
     elif "terms" in keys:

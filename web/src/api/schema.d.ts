@@ -2015,7 +2015,7 @@ export interface components {
              * Parts
              * @default []
              */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
             /**
@@ -2084,13 +2084,13 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
             /** Sizes */
             sizes: components["schemas"]["SizeIn"][];
         };
@@ -2172,6 +2172,35 @@ export interface components {
             value_mm: number;
             /** What */
             what: string;
+        };
+        /**
+         * Disc
+         * @description A disc of a sheet rolled so thin, with spare for what breaks.
+         */
+        Disc: {
+            /** Across Mm */
+            across_mm: number;
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "disc";
+            /**
+             * Spare Percent
+             * @default 0
+             */
+            spare_percent: number;
+            /** Thickness Mm */
+            thickness_mm: number;
         };
         /**
          * DrawnLayer
@@ -3753,7 +3782,7 @@ export interface components {
              */
             note: string;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
             /** Water G */
             water_g?: number | null;
         };
@@ -3788,7 +3817,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
             /** Water G */
             water_g: number | null;
         };
@@ -4183,7 +4212,7 @@ export interface components {
          */
         Placed: {
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
         };
         /**
          * Pour
@@ -4316,7 +4345,54 @@ export interface components {
          */
         Proposed: {
             /** Part */
-            part: components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
+            part: components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
+        };
+        /**
+         * Puff
+         * @description A mound by what it is piped to, and by how much the oven makes it wider and higher [mm].
+         */
+        Puff: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "puff";
+            /** Piped Height Mm */
+            piped_height_mm: number;
+            /** Piped Mm */
+            piped_mm: number;
+            /**
+             * Rises Percent
+             * @default 150
+             */
+            rises_percent: number;
+            /**
+             * Widens Percent
+             * @default 35
+             */
+            widens_percent: number;
+        };
+        /**
+         * PuffShell
+         * @description A shell as large as its mound when baked, its wall so thick, hollow inside.
+         */
+        PuffShell: {
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "puff";
+            /** Wall Mm */
+            wall_mm: number;
         };
         /**
          * Purpose
@@ -4428,7 +4504,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
         };
@@ -4858,7 +4934,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts?: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
+            parts?: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
         };
@@ -4967,9 +5043,9 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
         };
         /**
          * StackOut
@@ -4993,11 +5069,11 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Revision */
             revision: number;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
         };
         /**
          * Stage
@@ -5065,7 +5141,7 @@ export interface components {
             /** Name */
             name: string;
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
         };
         /**
          * State
@@ -5681,11 +5757,11 @@ export interface components {
             /** Mold Says */
             mold_says: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Shape */
-            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Scanned"];
+            shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
             /** Sizes */
             sizes: components["schemas"]["SizeOut"][];
             solved: components["schemas"]["Solved"];

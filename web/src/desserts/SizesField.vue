@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { useKnown } from '../api/known'
 import type { MoldBrief } from '../api/types'
 import RowChoice from '../kit/RowChoice.vue'
+import WorkedFigure from '../kit/WorkedFigure.vue'
 import { FIRST, sizeOf, withoutSize, withSize } from './sizes'
 import { newKey } from './parts'
 import type { Composing } from './useComposing'
@@ -20,6 +21,7 @@ const offered = (one: MoldBrief) => ({
   title: one.figures.says_in_full,
 })
 const chips = computed(() => worked.value?.sizes ?? [])
+const trays = computed(() => chips.value.find((one) => one.key === size.value)?.trays)
 const own = computed(() => draft.value && sizeOf(draft.value, size.value))
 
 async function add(mold: string) {
@@ -61,6 +63,7 @@ function follow() {
         {{ one.count }} × {{ one.says }}
       </button>
     </div>
+    <p v-if="trays" class="quiet">in <WorkedFigure :working="trays" /></p>
     <label class="made-in">
       <span class="eyebrow">Made in</span>
       <RowChoice
