@@ -61,15 +61,6 @@ def remedy(page: Page) -> None:
     page.wait_for_timeout(600)
 
 
-def compare(page: Page) -> None:
-    """Two revisions side by side."""
-    page.get_by_role("link", name="Formulas").click()
-    page.get_by_role("complementary").get_by_role("link", name="Dark ganache").click()
-    page.get_by_role("button", name="compare").first.click()
-    page.get_by_role("dialog").get_by_role("row", name="Set number").wait_for()
-    page.wait_for_timeout(400)
-
-
 def _formula(page: Page, name: str) -> None:
     page.get_by_role("link", name="Formulas").click()
     page.get_by_role("complementary").get_by_role("link", name=name).click()
@@ -86,15 +77,6 @@ def _choose(page: Page, field: str, name: str) -> None:
 def ganache(page: Page) -> None:
     """A ganache on its dial."""
     _formula(page, "Dark ganache")
-
-
-def swap(page: Page) -> None:
-    """Milk couverture for dark, straight and rebalanced."""
-    _formula(page, "Dark ganache")
-    page.get_by_role("button", name="with Couverture").click()
-    _choose(page, "Comes", "Couverture, milk 38 %")
-    page.get_by_text("Take rebalanced").wait_for()
-    page.wait_for_timeout(400)
 
 
 def fit(page: Page) -> None:
@@ -118,19 +100,6 @@ def fit(page: Page) -> None:
     page.wait_for_timeout(400)
 
 
-def set_new(page: Page) -> None:
-    """A formula from nothing."""
-    page.get_by_role("link", name="Formulas").click()
-    page.get_by_role("button", name="Set one for its job").click()
-    page.get_by_role("button", name="Write it down").wait_for()
-    page.wait_for_timeout(600)
-
-
-def caramel(page: Page) -> None:
-    """A caramel by its temperature."""
-    _formula(page, "Salted honey caramel")
-
-
 def mousse(page: Page) -> None:
     """A mousse with too little gelatin, what it will not do, and the remedy."""
     _formula(page, "White chocolate mousse")
@@ -152,8 +121,8 @@ def pantry(page: Page) -> None:
 def molds(page: Page) -> None:
     """A mold open."""
     page.get_by_role("link", name="Molds").click()
-    page.locator(".mold").first.click()
-    page.get_by_label("Corner radius").wait_for()
+    page.get_by_role("complementary").get_by_role("link", name="Glass 7 cm").click()
+    page.get_by_role("button", name="Point 2").wait_for()
 
 
 def building(page: Page) -> None:
@@ -165,7 +134,8 @@ def building(page: Page) -> None:
 def sizes(page: Page) -> None:
     """A second size, turned over."""
     page.get_by_role("button", name="Turned over").click()
-    page.get_by_role("combobox", name="Add a size").locator("xpath=ancestor::label").click()
+    page.get_by_role("combobox", name="Add a size").click()
+    page.keyboard.type("Ring 8 cm")
     page.locator(".ant-select-item-option").get_by_text("Ring 8 cm").click()
     page.get_by_text("Follows the first size").wait_for()
 
@@ -183,11 +153,40 @@ def pasting(page: Page) -> None:
     dialog.get_by_role("table").wait_for()
 
 
-def keys(page: Page) -> None:
-    """The list of keys."""
-    page.keyboard.press("?")
-    page.get_by_role("dialog", name="Keys").wait_for()
+def _dessert(page: Page, name: str) -> None:
+    page.get_by_role("button", name="What next").click()
+    page.keyboard.type(name)
+    page.get_by_role("dialog").get_by_text(name).first.wait_for()
+    page.keyboard.press("Enter")
+    page.locator("ol.unseen", has_text=name).wait_for(state="attached")
     page.wait_for_timeout(400)
+
+
+def log(page: Page) -> None:
+    """A rolled log with its core, the sheet selected."""
+    _dessert(page, "Hedgerow log")
+    page.get_by_role("list", name="Parts").get_by_role("button", name="Yogurt mousse").click()
+
+
+def tart(page: Page) -> None:
+    """A tart in its pan, the shell selected."""
+    _dessert(page, "Beekeeper's tart")
+    page.get_by_role("list", name="Parts").get_by_role("button", name="Buckwheat paste").click()
+
+
+def domes(page: Page) -> None:
+    """Domes, built upside down in cavities."""
+    _dessert(page, "Foghorn domes")
+
+
+def puffs(page: Page) -> None:
+    """Puffs in two sizes."""
+    _dessert(page, "Rhubarb lanterns")
+
+
+def cups(page: Page) -> None:
+    """Layers in a glass."""
+    _dessert(page, "Interval cups")
 
 
 # The sizes and findings change the demo dessert, so they come last.
@@ -199,16 +198,16 @@ VIEWS: tuple[Callable[[Page], None], ...] = (
     pantry,
     molds,
     building,
+    log,
+    tart,
+    domes,
+    puffs,
+    cups,
     pasting,
-    keys,
     ganache,
-    swap,
     fit,
-    set_new,
-    caramel,
     mousse,
     remedy,
-    compare,
     sizes,
     findings,
 )
