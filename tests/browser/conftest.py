@@ -105,9 +105,17 @@ def come_in(page: Page, site: str, name: str = "Ottilie Marsh") -> None:
 
 def seek(page: Page, label: str, option: str, within: Locator | None = None) -> None:
     """Open a select, type what is wanted, and take it."""
-    (within or page).get_by_role("combobox", name=label).click()
+    (within or page).get_by_role("combobox", name=label).click(force=True)
     page.keyboard.type(option)
-    page.locator(".ant-select-item-option").get_by_text(option).last.click()
+    open_ = page.locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden)")
+    open_.locator(".ant-select-item-option").get_by_text(option).first.click()
+
+
+def palette(page: Page, words: str) -> None:
+    page.keyboard.press("Control+k")
+    expect(page.get_by_role("combobox", name="What next?")).to_be_focused()
+    page.keyboard.type(words)
+    page.keyboard.press("Enter")
 
 
 def enter(page: Page, label: str, value: str) -> None:

@@ -10,7 +10,7 @@ from fernbell.core.desserts import ByWeight, refit, solve, solve_order
 from fernbell.core.molds import Ring
 from fernbell.demo.book import demo_book
 from fernbell.demo.desserts import REEDBED
-from tests.browser.conftest import come_in, enter, pick, seek
+from tests.browser.conftest import come_in, enter, palette, pick, seek
 
 
 def shelf(page: Page) -> Locator:
@@ -31,13 +31,6 @@ def carry(page: Page, start: tuple[float, float], end: tuple[float, float]) -> N
     page.mouse.down()
     page.mouse.move(start[0] + (end[0] - start[0]) / 2, start[1] + (end[1] - start[1]) / 2, steps=4)
     page.mouse.move(*end, steps=4)
-
-
-def palette(page: Page, words: str) -> None:
-    page.keyboard.press("Control+k")
-    expect(page.get_by_role("combobox", name="What next?")).to_be_focused()
-    page.keyboard.type(words)
-    page.keyboard.press("Enter")
 
 
 def pixels_per_mm(page: Page) -> float:
@@ -242,7 +235,9 @@ def test_a_dessert_is_composed_from_the_keyboard_alone(page: Page, demo: str) ->
     expect(name).to_be_focused()
     page.keyboard.type("Night tart")
     page.keyboard.press("Tab")
-    page.keyboard.type("an empty")
+    page.keyboard.press("ArrowDown")
+    page.locator(".ant-select-item-option-active").get_by_text("a kind of dessert").wait_for()
+    page.keyboard.press("ArrowDown")
     page.locator(".ant-select-item-option-active").get_by_text("an empty mold").wait_for()
     page.keyboard.press("Enter")
     page.get_by_role("dialog").get_by_role("button", name="Draw it").focus()

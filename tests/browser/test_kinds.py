@@ -6,14 +6,12 @@ import trimesh
 from playwright.sync_api import Page, expect
 
 from fernbell.core.desserts.kinds import KINDS
-from tests.browser.conftest import come_in, enter, seek
+from tests.browser.conftest import come_in, enter, palette, seek
 from tests.core.solids import stl_of
 
 
 def begin(page: Page, kind: str, name: str) -> None:
-    page.get_by_role("button", name="What next").click()
-    page.keyboard.type("Draw a new dessert")
-    page.keyboard.press("Enter")
+    palette(page, "draw a new")
     dialog = page.get_by_role("dialog")
     dialog.get_by_label("Name", exact=True).fill(name)
     dialog.get_by_role("radio", name=kind, exact=True).click()
@@ -32,7 +30,8 @@ def test_a_rolled_log_with_a_core_grows_as_it_is_spread_thicker(page: Page, demo
     # By hand: sqrt(25² + 4 x 290 x 18 / pi) = 85.27 mm.
     words = page.locator("ol.unseen")
     expect(words).to_contain_text("85.27 mm across")
-    part(page, "Elderflower cream 8 mm")
+    parts = page.get_by_role("list", name="Parts").get_by_role("button")
+    parts.filter(has_text="8 mm").first.click()
     enter(page, "Thickness", "10")
     # sqrt(25² + 4 x 290 x 20 / pi) = 89.5 mm.
     expect(words).to_contain_text("89.5 mm across")
@@ -89,9 +88,7 @@ def test_cups_for_forty_are_layers_in_a_glass(page: Page, demo: str) -> None:
 
 def test_every_kind_is_offered_with_its_picture(page: Page, demo: str) -> None:
     come_in(page, demo)
-    page.get_by_role("button", name="What next").click()
-    page.keyboard.type("Draw a new dessert")
-    page.keyboard.press("Enter")
+    palette(page, "draw a new")
     for one in KINDS:
         shown = page.get_by_role("radio", name=one.title, exact=True)
         expect(shown.locator("path").first).to_be_visible()

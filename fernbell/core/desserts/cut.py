@@ -6,6 +6,7 @@ y away from the cook. Loops are closed polygons; a loop inside another is a hole
 
 from dataclasses import dataclass, replace
 
+from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.division import Stroke
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.regions import DRAWN, Shape
@@ -101,9 +102,24 @@ def _top_view(made: MeasuredDessert, section: tuple[Shape, ...]) -> TopView:
         for region in body.regions
         if (loops := region.on_top(near))
     )
-    seen = body.films[-1].formula if body.films else section[0].formula if section else ""
+    seen = body.films[-1].formula if body.films else _uppermost(body, section)
     view = TopView(edge.outline(), seen, hidden, cuts, portion, lying, (hole,) if hole else ())
     return _lengthwise(view) if body.shape.symmetry == "long" else view
+
+
+def _uppermost(body: Body, section: tuple[Shape, ...]) -> str:
+    """The formula seen from above: a hollow shell, what fills it, or what reaches highest."""
+    if body.is_hollow and body.lining:
+        return body.lining.formula
+    if body.rest:
+        return body.rest.formula
+    in_mold = {layer.name for layer in DRAWN if layer.in_mold}
+    tops = [
+        (max(z for loop in shape.loops for _, z in loop), shape.formula)
+        for shape in section
+        if shape.drawn in in_mold and shape.loops
+    ]
+    return max(tops, key=lambda one: one[0])[1] if tops else ""
 
 
 def _lengthwise(view: TopView) -> TopView:

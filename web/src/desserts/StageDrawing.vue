@@ -48,6 +48,8 @@ const half = computed(() => {
   const flat = props.stage.flat.flatMap((one) => one.loops.flat().map(([x]) => x))
   return Math.max(props.cut.width_mm / 2, ...flat) + 4
 })
+/** Pictures of one building are as tall as each other, however wide what they show. */
+const tall = computed(() => ((props.cut.height_mm + 6) * half.value) / (props.cut.width_mm / 2 + 4))
 const paint = (formula: string) => {
   const look = props.lookOf(formula)
   return props.textured ? `url(#${patternId(look, TEXTURE)})` : look.color
@@ -56,8 +58,8 @@ const paint = (formula: string) => {
 
 <template>
   <svg
-    :viewBox="`${-half} ${-cut.height_mm - 3} ${2 * half} ${cut.height_mm + 6}`"
-    class="picture"
+    :viewBox="`${-half} ${3 - tall} ${2 * half} ${tall}`"
+    :class="['picture', { small: !textured }]"
     aria-hidden="true"
   >
     <TexturePatterns v-if="textured" :looks="looks" :scale="TEXTURE" />
@@ -78,6 +80,10 @@ const paint = (formula: string) => {
 .picture {
   display: block;
   width: 100%;
+}
+
+.small {
+  max-height: 96px;
 }
 
 .standing {

@@ -8,7 +8,7 @@ from shapely.geometry.base import BaseGeometry
 
 from fernbell.core.molds import Loop, Solid
 
-_FINEST_MM, _GRID_MM = 0.01, 1e-4
+_FINEST_MM, _GRID_MM, _SLIVER_MM = 0.01, 1e-4, 0.12
 _FAR_MM = 1e4
 _STEPS = 40
 
@@ -26,7 +26,10 @@ def around(loops: Iterable[Loop], holes: Iterable[Iterable[Loop]]) -> tuple[Loop
         geometry.
     """
     taken = union_all([_filled(one) for one in holes])
-    return tuple(loops_of(difference(_filled(loops), taken, grid_size=_GRID_MM)))
+    left = difference(_filled(loops), taken, grid_size=_GRID_MM)
+    # Two drawings of one arc leave slivers between them: what is thinner than this is none.
+    firm = left.buffer(-_SLIVER_MM, join_style="mitre").buffer(_SLIVER_MM, join_style="mitre")
+    return tuple(loops_of(firm))
 
 
 def skin(solid: Solid, under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
@@ -86,6 +89,7 @@ def loops_of(shape: BaseGeometry) -> Iterator[Loop]:
     Source:
         definition.
     """
+    shape = shape.buffer(0)
     bodies = shape.geoms if isinstance(shape, MultiPolygon) else (shape,)
     for body in bodies:
         if isinstance(body, Polygon) and not body.is_empty:
