@@ -65,6 +65,7 @@ PRACTICE: Mapping[str, Practice] = {
     "puff wall": Practice(6, "mm", "a baked puff"),
     "disc thickness": Practice(2, "mm", "a rolled sheet that discs are cut from"),
     "disc spare": Practice(5, "%", "what breaks or is trimmed"),
+    "soak on 100 cm²": Practice(8, "g", "syrup brushed on a sponge"),
     "garnish sits": Practice(0.68, "of the radius", "how far out on a wedge"),
     "wedge edge": Practice(52, "mm", "outer edge of a wedge a cake is first cut in"),
     "portion side": Practice(60, "mm", "side of a square a frame is first cut in"),

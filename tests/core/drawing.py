@@ -23,6 +23,7 @@ from fernbell.core.desserts import (
     Portions,
     PuffShell,
     Roll,
+    Soak,
     Tier,
     portions_for,
 )
@@ -103,6 +104,8 @@ def rolled(draw: st.DrawFn, formulas: st.SearchStrategy[str]) -> list[Part]:
     if draw(st.integers(0, 4)) == 0:
         disc = draw(st.floats(10, 120)), draw(st.floats(0.5, 5)), draw(st.floats(0, 20))
         yet.append(Disc("disc", draw(formulas), *disc))
+    if draw(st.integers(0, 4)) == 0:
+        yet.append(Soak("soak", draw(formulas), draw(st.floats(0.5, 20))))
     return yet
 
 

@@ -34,6 +34,7 @@ from fernbell.core.desserts.rules import (
     Lining,
     PuffShell,
     Roll,
+    Soak,
     Tier,
 )
 from fernbell.core.desserts.sight import Dimension
@@ -78,6 +79,7 @@ __all__ = [
     "Shape",
     "Size",
     "Slices",
+    "Soak",
     "Solved",
     "Stage",
     "Switch",

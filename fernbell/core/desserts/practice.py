@@ -42,6 +42,7 @@ CORE_ACROSS = PRACTICE["core across"]
 PUFF_WALL = PRACTICE["puff wall"]
 DISC_THICKNESS = PRACTICE["disc thickness"]
 DISC_SPARE = PRACTICE["disc spare"]
+SOAK = PRACTICE["soak on 100 cm²"]
 AHEAD_FROM = PRACTICE["ahead from"]
 
 

@@ -36,7 +36,7 @@ KINDS: Mapping[str, Kind] = {
     "glaze": Kind("liquid", ("coat", "insert", "garnish")),
     "caramel": Kind("liquid", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
     "crisp": Kind("crisp", ("garnish", "base", "insert", "lining", "tier"), baked=True),
-    "syrup": Kind("liquid"),
+    "syrup": Kind("liquid", ("soak", "coat", "fill", "insert", "garnish", "tier")),
     "preparation": Kind("smooth"),
 }
 

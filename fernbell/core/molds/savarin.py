@@ -8,8 +8,9 @@ from typing import TYPE_CHECKING, Literal
 
 from fernbell.core.errors import CoreError, check_range
 from fernbell.core.field import Field, check_fields
+from fernbell.core.molds.annulus import Annulus
 from fernbell.core.molds.gutter import rounded_floor
-from fernbell.core.molds.plan import Annulus, Loop
+from fernbell.core.molds.plan import Loop
 from fernbell.core.molds.profile import Profile
 from fernbell.core.molds.solid import HEIGHT, MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
 from fernbell.core.molds.words import FormWords, Start

@@ -2015,7 +2015,7 @@ export interface components {
              * Parts
              * @default []
              */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
             /**
@@ -2084,7 +2084,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Revision */
@@ -4212,7 +4212,7 @@ export interface components {
          */
         Placed: {
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
         };
         /**
          * Pour
@@ -4345,7 +4345,7 @@ export interface components {
          */
         Proposed: {
             /** Part */
-            part: components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
+            part: components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
         };
         /**
          * Puff
@@ -4504,7 +4504,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
         };
@@ -4934,7 +4934,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts?: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
+            parts?: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
         };
@@ -5003,6 +5003,28 @@ export interface components {
             usual: string;
         };
         /**
+         * Soak
+         * @description So many grams on 100 cm² of what lies below.
+         */
+        Soak: {
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** On 100 Cm2 G */
+            on_100_cm2_g: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "soak";
+        };
+        /**
          * Solved
          * @description Everything that follows from a dessert and a count; None where a density is unknown.
          *
@@ -5043,7 +5065,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
         };
@@ -5069,7 +5091,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Revision */
             revision: number;
             /** Shape */
@@ -5757,7 +5779,7 @@ export interface components {
             /** Mold Says */
             mold_says: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Shape */

@@ -17,6 +17,7 @@ from fernbell.core.desserts.regions.region import (
 )
 from fernbell.core.desserts.regions.rest import Pour, Rest
 from fernbell.core.desserts.regions.strip import Strip, liner_sheet, strip_length
+from fernbell.core.desserts.regions.wash import Wash
 from fernbell.core.desserts.regions.wound import Bar, Winding, Wound, sheet_length
 
 __all__ = [
@@ -38,6 +39,7 @@ __all__ = [
     "Strip",
     "Surroundings",
     "Takes",
+    "Wash",
     "Winding",
     "Wound",
     "exposed_surface",

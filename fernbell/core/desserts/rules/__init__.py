@@ -12,6 +12,7 @@ from fernbell.core.desserts.rules.insert import Insert, Layer
 from fernbell.core.desserts.rules.lining import Lining
 from fernbell.core.desserts.rules.puff import PuffShell
 from fernbell.core.desserts.rules.roll import Roll
+from fernbell.core.desserts.rules.soak import Soak
 from fernbell.core.desserts.rules.tier import Tier
 
 RULES: tuple[type[Part], ...] = (
@@ -21,6 +22,7 @@ RULES: tuple[type[Part], ...] = (
     Base,
     Roll,
     Core,
+    Soak,
     Tier,
     Insert,
     Fill,
@@ -48,5 +50,6 @@ __all__ = [
     "Lining",
     "PuffShell",
     "Roll",
+    "Soak",
     "Tier",
 ]
