@@ -122,7 +122,7 @@ def molds(page: Page) -> None:
     """A mold open."""
     page.get_by_role("link", name="Molds").click()
     page.get_by_role("complementary").get_by_role("link", name="Glass 7 cm").click()
-    page.get_by_role("button", name="Point 2").wait_for()
+    page.get_by_role("button", name="Point 2").first.wait_for()
 
 
 def building(page: Page) -> None:
