@@ -83,7 +83,7 @@ const paint = (formula: string) => {
 }
 
 .small {
-  max-height: 96px;
+  max-height: 78px;
 }
 
 .standing {
