@@ -1,8 +1,10 @@
 """Every kind of dessert composes from its file, can be solved and drawn, and wants no finding."""
 
+from dataclasses import replace
+
 import pytest
 
-from fernbell.core.desserts import Dessert, Grid, Slices, Wedges, shape_of, solve
+from fernbell.core.desserts import Dessert, Fill, Grid, Slices, Wedges, shape_of, solve
 from fernbell.core.desserts.kinds import KINDS, DessertKind, compose, nearest, picture
 from fernbell.core.findings import Severity
 from fernbell.core.molds import Frame, Halves, Ring
@@ -117,3 +119,35 @@ def test_a_tart_shell_and_what_is_in_it_are_the_pan_up_to_the_filling() -> None:
     bare = tart.mold.volume_between(22, 25) - tart.mold.inset(3).volume_between(19, 22)
     filled = tart.mold.volume_between(0, 22)
     assert lining + caramel + ganache == pytest.approx(filled + bare, rel=1e-6)
+
+
+# By hand: of a sheet 390 mm wide 370 mm are served, so 370/390 of what is rolled; glaze is whole.
+def test_what_is_trimmed_off_a_log_is_made_and_not_served() -> None:
+    log = begun(next(kind for kind in KINDS if kind.kind == "rolled log"))
+    solved, _ = solve(log, BOOK)
+    made = {part.part: 0.0 for part in solved.parts}
+    for part in solved.parts:
+        assert part.mass is not None
+        made[part.part] += part.mass.value
+    rolled, coat = made["p1"] + made["p2"], made["p3"]
+    assert solved.finished is not None
+    assert solved.finished.value == pytest.approx(rolled * 370 / 390 + coat)
+
+
+def test_what_fills_the_pan_of_a_rolled_log_is_said_to_be_no_part_of_it() -> None:
+    log = begun(next(kind for kind in KINDS if kind.kind == "rolled log"))
+    filled = replace(log, parts=(Fill("fill", "barley-mousse"), *log.parts))
+    found = {one.code: one for one in solve(filled, BOOK)[0].findings}
+    assert found["beside-roll"].part == "fill"
+    assert "beside-roll" not in {one.code for one in solve(log, BOOK)[0].findings}
+
+
+# pi/4 x 4.5² x 0.2 cm = 3.18 ml; the 5 % that break are made, and on no puff.
+def test_the_spare_of_a_disc_is_made_and_not_eaten() -> None:
+    puff = begun(next(kind for kind in KINDS if kind.kind == "puff"))
+    disc = next(part for part in solve(puff, BOOK, 10)[0].parts if part.goes_by == "by area")
+    assert disc.volume is not None
+    assert disc.volume.value == pytest.approx(3.181, abs=0.001)
+    assert disc.mass is not None
+    assert disc.make is not None
+    assert disc.make.value == pytest.approx(10 * disc.mass.value * 1.05)

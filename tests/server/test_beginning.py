@@ -123,3 +123,13 @@ def test_a_tray_says_how_many_are_needed(demo: Client) -> None:
     answer = demo.put(f"/api/molds/{mold['id']}", body, content_type="application/json")
     assert answer.status_code == 422
     assert answer.json()["errors"][0]["field"] == "cavities"
+
+
+@pytest.mark.parametrize(
+    ("mold", "built"),
+    [("Dome 18 cm", "upside down"), ("Ring 20 cm", "upright"), ("Glass 7", "upright")],
+)
+def test_without_a_word_it_is_built_as_its_mold_asks(demo: Client, mold: str, built: str) -> None:
+    key = demo.get(f"/api/molds?q={mold}").json()["items"][0]["id"]
+    made = post(demo, "/api/desserts", {"name": "Another", "mold": key}).json()
+    assert made["built"] == built

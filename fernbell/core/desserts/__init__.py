@@ -3,7 +3,7 @@
 from fernbell.core.desserts.bite import Bite, BitePart, take_bite
 from fernbell.core.desserts.body import Body, Built
 from fernbell.core.desserts.cut import Cut, TopView, draw
-from fernbell.core.desserts.dessert import Dessert, lay_out, shape_of
+from fernbell.core.desserts.dessert import Dessert, lay_out, shape_of, usual_build
 from fernbell.core.desserts.division import Grid, Slices, WayWords, Wedges
 from fernbell.core.desserts.drawn import drawn_in
 from fernbell.core.desserts.measure import PartResult
@@ -102,5 +102,6 @@ __all__ = [
     "solve",
     "solve_order",
     "take_bite",
+    "usual_build",
     "usual_kind",
 ]

@@ -52,6 +52,19 @@ def shape_of(dessert: Dessert) -> Solid:
     return (lay_out(dessert).formed if formed else None) or dessert.mold
 
 
+def usual_build(mold: Solid) -> Built:
+    """How a dessert is built in a mold until the chef says otherwise.
+
+    Args:
+        mold: the mold [Solid].
+    Returns:
+        upside down where its floor makes the top, otherwise upright [Built].
+    Source:
+        common practice.
+    """
+    return "upside down" if mold.stands_on_rim else "upright"
+
+
 def lay_out(dessert: Dessert) -> Body:
     """Place the parts of a dessert, in the order of building, the lowest of each rule first.
 

@@ -4,7 +4,7 @@ import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 from itertools import pairwise
-from typing import ClassVar, Literal
+from typing import TYPE_CHECKING, ClassVar, Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.errors import OutOfRange
@@ -38,8 +38,34 @@ class WayWords:
     pieces: str = "pieces"
 
 
+class Counted:
+    """So many equal pieces, told by their number."""
+
+    __slots__ = ()
+
+    called: ClassVar[str]
+
+    if TYPE_CHECKING:
+
+        def __init__(self, count: int) -> None: ...
+
+    @classmethod
+    def equal(cls, mold: Solid, count: int) -> Self:
+        """So many; OutOfRange where nobody can cut them."""
+        del mold
+        if count > _MOST_WEDGES:
+            raise OutOfRange("portions", count, f"at most {_MOST_WEDGES} {cls.called}")
+        return cls(count)
+
+    @classmethod
+    def nearest(cls, mold: Solid, exact: float) -> Self:
+        """The number nearest to an exact one [pieces]."""
+        del mold
+        return cls(min(_MOST_WEDGES, max(1, round(exact))))
+
+
 @dataclass(frozen=True, slots=True)
-class Wedges:
+class Wedges(Counted):
     """Equal wedges of a round dessert; one wedge is the whole of it."""
 
     count: int
@@ -61,20 +87,6 @@ class Wedges:
             return cls(1)
         edge = mold.from_above.perimeter_mm / _WEDGE_EDGE_MM
         return cls(min(_MOST_WEDGES, round(edge)))
-
-    @classmethod
-    def equal(cls, mold: Solid, count: int) -> "Wedges":
-        """So many; OutOfRange where nobody can cut them."""
-        del mold
-        if count > _MOST_WEDGES:
-            raise OutOfRange("portions", count, f"at most {_MOST_WEDGES} wedges")
-        return cls(count)
-
-    @classmethod
-    def nearest(cls, mold: Solid, exact: float) -> "Wedges":
-        """The number nearest to an exact one [pieces]."""
-        del mold
-        return cls(min(_MOST_WEDGES, max(1, round(exact))))
 
     def centers(self, plan: Plan) -> tuple[Point, ...]:
         """Where the middle of each portion's garnish sits on a plan [mm]."""
@@ -180,7 +192,7 @@ class Grid:
 
 
 @dataclass(frozen=True, slots=True)
-class Slices:
+class Slices(Counted):
     """Equal slices of what is long, cut across."""
 
     count: int
@@ -201,20 +213,6 @@ class Slices:
         if practice.is_individual(mold.longest_mm):
             return cls(1)
         return cls.nearest(mold, mold.from_above.width_mm / _SLICE_MM)
-
-    @classmethod
-    def equal(cls, mold: Solid, count: int) -> "Slices":
-        """So many; OutOfRange where nobody can cut them."""
-        del mold
-        if count > _MOST_WEDGES:
-            raise OutOfRange("portions", count, f"at most {_MOST_WEDGES} slices")
-        return cls(count)
-
-    @classmethod
-    def nearest(cls, mold: Solid, exact: float) -> "Slices":
-        """The number nearest to an exact one [pieces]."""
-        del mold
-        return cls(min(_MOST_WEDGES, max(1, round(exact))))
 
     def centers(self, plan: Plan) -> tuple[Point, ...]:
         """Where the middle of each portion's garnish sits on a plan [mm]."""

@@ -25,7 +25,7 @@ class PartResult:
     `measure` is what it goes by (volume, surface, strip, pieces) for all desserts; `mass` is for
     one, `make` for all of them, before the losses of the sheet. Both are None where a density is
     unknown or nothing is left. `says` is what the part is, for a list; `thick_mm` how thick it is
-    made, if it has a thickness of its own.
+    made, if it has a thickness of its own; `served_share` how much of it is not trimmed off.
     """
 
     part: str
@@ -40,6 +40,7 @@ class PartResult:
     mass: Working | None
     make: Working | None
     pours: tuple[Pour, ...] = ()
+    served_share: float = 1.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -105,6 +106,7 @@ def measure_region(region: Region, part: Part, near: Surroundings, count: int) -
         mass=mass,
         make=part.make(name, mass, count) if mass else None,
         pours=region.pours(name, near),
+        served_share=region.served_share,
     )
 
 

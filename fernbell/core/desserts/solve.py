@@ -156,10 +156,17 @@ def size_of(made: MeasuredDessert, said: Iterable[Finding]) -> Size:
 
 def _finished(parts: tuple[PartResult, ...]) -> Working | None:
     """The sum of all parts, None while one of them is unknown or there is none."""
-    named = tuple((part.name, part.mass.value) for part in parts if part.mass is not None)
+    named = tuple(_served(part, part.mass.value) for part in parts if part.mass is not None)
     if not named or len(named) < len(parts):
         return None
     return total("Finished weight", "g", named)
+
+
+def _served(part: PartResult, mass_g: float) -> tuple[str, float]:
+    """A part as it comes to the table, its trimmed ends left out."""
+    if part.served_share == 1:
+        return part.name, mass_g
+    return f"{part.name}, its ends trimmed off", mass_g * part.served_share
 
 
 def _height(body: Body) -> Working:

@@ -48,6 +48,11 @@ class Puff(Revolved):
         return self.piped_mm * (1 + self.widens_percent / 100)
 
     @property
+    def shaped_mm(self) -> float:
+        """As it is piped."""
+        return self.piped_mm
+
+    @property
     def seen_at_mm(self) -> float:
         """Its foot."""
         return 0.0

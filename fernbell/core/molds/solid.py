@@ -181,6 +181,11 @@ class Solid(ABC):
         return self.from_above.length_mm
 
     @property
+    def shaped_mm(self) -> float:
+        """How wide it is shaped, where an oven makes it wider later [mm]."""
+        return self.across_mm
+
+    @property
     def longest_mm(self) -> float:
         """The longest way across it [mm]."""
         return self.from_above.longest_mm

@@ -17,6 +17,7 @@ from fernbell.core.desserts import (
     shape_of,
     solve_order,
     take_bite,
+    usual_build,
 )
 from fernbell.core.findings import Severity
 from fernbell.core.formulas import lines_of
@@ -73,7 +74,7 @@ def drawn(entry: DessertIn, mold: Mold) -> Dessert:
     """
     shape = mold_of(mold)
     own = entry.portions or portions_for(shape)
-    dessert = Dessert(entry.name, shape, tuple(entry.parts), own, entry.built)
+    dessert = Dessert(entry.name, shape, tuple(entry.parts), own, entry.built or usual_build(shape))
     return dessert if entry.portions else replace(dessert, portions=portions_for(shape_of(dessert)))
 
 

@@ -25,7 +25,8 @@ def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
     for place, size in enumerate(data.sizes):
         used |= known_formulas(member, f"sizes.{place}.parts", size.parts or [])
     first, *_ = assemble.sized(data, molds)
-    row.name, row.mold, row.count, row.built = data.name, molds[data.mold], data.count, data.built
+    row.name, row.mold, row.count = data.name, molds[data.mold], data.count
+    row.built = first.dessert.built
     row.parts = assemble.parts_as_json(data.parts)
     row.portions = assemble.portions_as_json(first.dessert.portions)
     row.sizes = [size.model_dump(mode="json") for size in data.sizes]

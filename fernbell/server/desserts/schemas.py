@@ -46,12 +46,12 @@ class SizeIn(Entry):
 class DessertIn(Entry):
     """A dessert as entered: parts from the top down, in one of the kitchen's molds.
 
-    Without portions it is divided as is usual for the mold; `sizes` are made beside it.
+    Without portions it is divided, and built, as is usual for the mold; `sizes` are made beside it.
     """
 
     name: Name
     mold: UUID
-    built: Built = "upright"
+    built: Built | None = None
     parts: Parts = Field(default=[])
     portions: Portions | None = None
     count: HowMany = 1

@@ -48,14 +48,12 @@ class MoldSketch(Schema):
     """How a mold looks and is called: from above, and the cut through its middle.
 
     What is sliced lies along x from above; `upright` says that the cut shows nothing new. Of the
-    cut loops are closed, also over an open rim. `stands_on_rim` says that desserts in it are
-    built upside down as a rule.
+    cut loops are closed, also over an open rim.
     """
 
     says: str
     says_in_full: str
     upright: bool
-    stands_on_rim: bool
     capacity_ml: float
     above: list[list[tuple[float, float]]]
     section: list[list[tuple[float, float]]]
@@ -103,7 +101,6 @@ def _sketch(printed: Mold, mold: Solid) -> dict[str, Any]:
         "says": printed.size_words(),
         "says_in_full": printed.words_in_full(),
         "upright": mold.is_upright,
-        "stands_on_rim": mold.stands_on_rim,
         "capacity_ml": mold.capacity_ml,
         "above": [[(y, -x) if lying else (x, y) for x, y in loop] for loop in loops],
         "section": [_rounded(loop) for loop in mold.section(0.0, mold.height_mm)],

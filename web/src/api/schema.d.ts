@@ -1990,15 +1990,11 @@ export interface components {
          * DessertIn
          * @description A dessert as entered: parts from the top down, in one of the kitchen's molds.
          *
-         *     Without portions it is divided as is usual for the mold; `sizes` are made beside it.
+         *     Without portions it is divided, and built, as is usual for the mold; `sizes` are made beside it.
          */
         DessertIn: {
-            /**
-             * Built
-             * @default upright
-             * @enum {string}
-             */
-            built: "upright" | "upside down";
+            /** Built */
+            built?: ("upright" | "upside down") | null;
             /**
              * Count
              * @default 1
@@ -3757,8 +3753,6 @@ export interface components {
                 number,
                 number
             ][][];
-            /** Stands On Rim */
-            stands_on_rim: boolean;
             /** Upright */
             upright: boolean;
             wall: components["schemas"]["Working"];
@@ -3826,8 +3820,7 @@ export interface components {
          * @description How a mold looks and is called: from above, and the cut through its middle.
          *
          *     What is sliced lies along x from above; `upright` says that the cut shows nothing new. Of the
-         *     cut loops are closed, also over an open rim. `stands_on_rim` says that desserts in it are
-         *     built upside down as a rule.
+         *     cut loops are closed, also over an open rim.
          */
         MoldSketch: {
             /** Above */
@@ -3846,8 +3839,6 @@ export interface components {
                 number,
                 number
             ][][];
-            /** Stands On Rim */
-            stands_on_rim: boolean;
             /** Upright */
             upright: boolean;
         };
@@ -4065,7 +4056,7 @@ export interface components {
          *     `measure` is what it goes by (volume, surface, strip, pieces) for all desserts; `mass` is for
          *     one, `make` for all of them, before the losses of the sheet. Both are None where a density is
          *     unknown or nothing is left. `says` is what the part is, for a list; `thick_mm` how thick it is
-         *     made, if it has a thickness of its own.
+         *     made, if it has a thickness of its own; `served_share` how much of it is not trimmed off.
          */
         PartResult: {
             /** Formula */
@@ -4088,6 +4079,11 @@ export interface components {
             pours: components["schemas"]["Pour"][];
             /** Says */
             says: string;
+            /**
+             * Served Share
+             * @default 1
+             */
+            served_share: number;
             /** Thick Mm */
             thick_mm: number | null;
             volume: components["schemas"]["Working"] | null;

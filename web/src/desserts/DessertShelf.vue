@@ -113,7 +113,7 @@ useCommands(() =>
         ...(layered.value
           ? [
               {
-                name: 'Add a layer to the insert',
+                name: 'Add a layer to it',
                 keys: 'l',
                 run: () => (adding.value = { layerOf: layered.value?.name || 'the insert' }),
               },
@@ -191,7 +191,7 @@ useCommands(() =>
         class="deed dashed"
         @click="adding = { layerOf: layered.name || 'the insert' }"
       >
-        Add a layer to the insert
+        Add a layer to it
       </button>
     </div>
     <SizesField :work="work" :disabled="disabled" @mold="changeMold" />

@@ -7,7 +7,6 @@ import { useRouter } from 'vue-router'
 import { Problem, refusalOf } from '../api/client'
 import { useKnown } from '../api/known'
 import { useRows, useWrites } from '../api/shelves'
-import type { MoldBrief } from '../api/types'
 import RowChoice from '../kit/RowChoice.vue'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
@@ -26,7 +25,6 @@ const name = ref('')
 const first = ref<InstanceType<typeof TextField> | null>(null)
 useFirstFocus(first)
 const picked = ref<string>()
-const chosen = ref<MoldBrief>()
 const ring = ref<{ diameter: number | null; height: number | null }>({
   diameter: null,
   height: null,
@@ -70,10 +68,7 @@ async function make() {
     await suspense()
     const into = mold.value === NEW_RING ? await measured() : mold.value
     if (!into) return
-    const hung =
-      chosen.value?.id === into ? chosen.value : molds.value.find(({ id }) => id === into)
-    const built = hung?.figures.stands_on_rim ? 'upside down' : 'upright'
-    const row = await create.mutateAsync({ name: name.value, mold: into, built })
+    const row = await create.mutateAsync({ name: name.value, mold: into })
     await open(row.id, true)
   } catch (error) {
     refusal.value = refusalOf(error)
@@ -146,7 +141,6 @@ async function measured(): Promise<string> {
           :options="ANOTHER"
           shelf="molds"
           class="mold"
-          @row="(row) => (chosen = row)"
           @change="(id) => (picked = String(id))"
         />
       </label>

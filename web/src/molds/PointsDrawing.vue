@@ -87,8 +87,12 @@ function drop() {
 }
 
 function nudge(at: number, right: number, up: number) {
-  const point = placed.value[at]
-  if (point && !props.disabled) settle(at, point.x + right, point.y + up)
+  const row = props.rows[at]
+  if (!row || props.disabled) return
+  const { across, up: high } = props.table
+  // A step moves one number, and leaves the other as exact as it was entered.
+  const moved = right ? { [across]: (row[across] ?? 0) + right } : { [high]: (row[high] ?? 0) + up }
+  emit('move', at, { ...row, ...moved })
 }
 </script>
 

@@ -130,6 +130,7 @@ export const result = (part: string, name: string, grams: number | null): PartRe
   mass: grams === null ? null : working(`${name} in one dessert`, grams),
   make: grams === null ? null : working(`${name} to make`, grams * 6),
   pours: [],
+  served_share: 1,
 })
 
 /** A cut of one base of 100 x 10 mm in a mold of 120 x 40. */

@@ -29,6 +29,7 @@ class Block(Region):
     goes_by = "by volume"
     drawn = SOLID
     takes_room = True
+    is_of_the_mold = True
     is_apart = True
 
     @property

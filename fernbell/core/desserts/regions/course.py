@@ -25,6 +25,7 @@ class Course(Region):
     goes_by = "by volume"
     drawn = SOLID
     takes_room = True
+    is_of_the_mold = True
 
     @property
     def thick_mm(self) -> float:

@@ -1,4 +1,4 @@
-"""A disc of a sheet, area × thickness, with spare for what breaks; drawn as it lies on top."""
+"""A disc of a sheet, area × thickness; drawn as it lies on top."""
 
 import math
 from collections.abc import Iterator
@@ -23,7 +23,6 @@ class Cutout(Region):
     formula: str
     wide_mm: float
     thick_mm: float
-    spare_percent: float
     under_mm: float
 
     layer = None
@@ -36,10 +35,10 @@ class Cutout(Region):
         return self.wide_mm
 
     def amount(self, name: str, near: Surroundings) -> Takes:
-        """π/4 d² t, and what breaks."""
+        """π/4 d² t."""
         del near
-        wide, thin, more = self.wide_mm, self.thick_mm, 1 + self.spare_percent / 100
-        volume = math.pi / 4 * wide**2 * thin * more / MM3_PER_ML
+        wide, thin = self.wide_mm, self.thick_mm
+        volume = math.pi / 4 * wide**2 * thin / MM3_PER_ML
         working = Working(
             figure=f"Volume of {name}",
             value=volume,
@@ -47,12 +46,11 @@ class Cutout(Region):
             given=(
                 Given("across", wide, "mm"),
                 Given("thickness", thin, "mm"),
-                Given("spare", self.spare_percent, "%"),
             ),
-            law="volume = π/4 × across² × thickness × (1 + spare)",
-            arithmetic=f"π/4 × {figure_text(wide)}² × {figure_text(thin)} × {figure_text(more)} / "
-            f"1 000 = {figure_text(volume)} ml",
-            source=GEOMETRY + "; the spare is common practice",
+            law="volume = π/4 × across² × thickness",
+            arithmetic=f"π/4 × {figure_text(wide)}² × {figure_text(thin)} / 1 000 = "
+            f"{figure_text(volume)} ml",
+            source=GEOMETRY,
         )
         return Takes(working.figure, working, working)
 

@@ -30,6 +30,7 @@ class Lined(Region):
     goes_by = "by surface"
     drawn = SOLID
     takes_room = True
+    is_of_the_mold = True
 
     @property
     def floor_mm(self) -> float:

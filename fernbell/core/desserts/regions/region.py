@@ -98,6 +98,8 @@ class Region(ABC):
     """Whether what is filled in later goes around it."""
     is_apart: ClassVar[bool] = False
     """Whether the hole it leaves touches no other and no wall by its making."""
+    is_of_the_mold: ClassVar[bool] = False
+    """Whether it is measured by the room of the mold."""
     by_portion: ClassVar[bool] = False
     """Whether it is known only when the dessert is divided."""
 
@@ -149,6 +151,11 @@ class Region(ABC):
     def floor_mm(self) -> float:
         """How high the next one stands that is put on the board [mm]."""
         return 0.0
+
+    @property
+    def served_share(self) -> float:
+        """How much of it comes to the table; the rest is trimmed off [0 to 1]."""
+        return 1.0
 
     @property
     def stands(self) -> Solid | None:

@@ -38,6 +38,7 @@ class Rest(Region):
     layer = None
     goes_by = "what is left"
     drawn = REST
+    is_of_the_mold = True
 
     @property
     def level_mm(self) -> float:

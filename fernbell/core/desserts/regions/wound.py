@@ -54,6 +54,11 @@ class Winding:
         return max(1.0, self.width_mm - 2 * self.trim_mm)
 
     @property
+    def served_share(self) -> float:
+        """What is left of it when the ends are trimmed [0 to 1]."""
+        return self.log_mm / self.width_mm
+
+    @property
     def solid(self) -> Extrusion:
         """The log on the board, its ends bare."""
         return lying(self.diameter_mm, self.log_mm)
@@ -159,6 +164,11 @@ class Wound(Region):
         return self.roll.thick_mm[self.place]
 
     @property
+    def served_share(self) -> float:
+        """Without the ends."""
+        return self.roll.served_share
+
+    @property
     def stands(self) -> Solid:
         """The log it is rolled into."""
         return self.roll.solid
@@ -220,6 +230,7 @@ class Bar(Region):
     thick_mm: float
     length_mm: float
     middle_mm: float
+    served_share: float
 
     layer = None
     goes_by = "by volume"

@@ -55,7 +55,8 @@ class Core(Part):
         roll = body.roll
         middle = roll.diameter_mm / 2 if roll else self.across_mm / 2
         long_ = roll.width_mm if roll else body.mold.longest_mm
-        return (Bar(self.key, self.name, self.formula, self.across_mm, long_, middle),)
+        sizes = (self.across_mm, long_, middle, roll.served_share if roll else 1.0)
+        return (Bar(self.key, self.name, self.formula, *sizes),)
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Frozen first."""

@@ -12,7 +12,7 @@ from fernbell.core.desserts.regions import Cutout
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.molds import Plan
-from fernbell.core.working import figure_text
+from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 WORDS = RuleWords(
     rule="disc",
@@ -48,7 +48,7 @@ class Disc(Part):
     @classmethod
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As wide as what it lies on, or what was piped."""
-        across = round(getattr(body.mold, "piped_mm", body.mold.across_mm))
+        across = round(body.mold.shaped_mm)
         return cls(key, formula, across, practice.DISC_THICKNESS.value, practice.DISC_SPARE.value)
 
     def uses(self) -> tuple[Use, ...]:
@@ -58,8 +58,29 @@ class Disc(Part):
     def place(self, body: Body) -> tuple[Cutout]:
         """On what is there."""
         under = sum(film.thick_mm for film in body.films)
-        sizes = (self.across_mm, self.thickness_mm, self.spare_percent)
+        sizes = (self.across_mm, self.thickness_mm)
         return (Cutout(self.key, self.name, self.formula, *sizes, under),)
+
+    def make(self, name: str, one: Working, count: int, others_g: float = 0.0) -> Working:
+        """With spare for what breaks; it is made, and not on the dessert."""
+        del others_g
+        more = 1 + self.spare_percent / 100
+        value = one.value * count * more
+        return Working(
+            figure=f"{name} to make",
+            value=value,
+            unit="g",
+            given=(
+                Given("one dessert", one.value, "g"),
+                Given("desserts", count, ""),
+                Given("spare for what breaks", self.spare_percent, "%"),
+            ),
+            law="to make = one dessert × desserts × (1 + spare)",
+            arithmetic=f"{figure_text(one.value)} × {count} × {figure_text(more)} = "
+            f"{figure_text(value)} g",
+            source=COMMON_PRACTICE,
+            steps=(one,),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Rolled, cut and laid on."""

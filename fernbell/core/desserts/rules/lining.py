@@ -101,8 +101,8 @@ class Lining(Part):
 
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How thick, how high."""
-        (lined,) = made.body.of(self.key)
-        high = figure_text(getattr(lined, "high_mm", 0.0))
+        rim = made.body.mold.height_mm
+        high = figure_text(rim if self.height_mm is None else min(self.height_mm, rim))
         thick = figure_text(self.thickness_mm)
         yield f"{made.name(self.key)}: a lining of {thick} mm, up to {high} mm."
 

@@ -29,7 +29,7 @@ WORDS = RuleWords(
     fields=(Field("trim_mm", "Trimmed, each end", most=200),),
     layer_fields=LAYER_FIELDS,
     switches=(Switch("narrow", "Rolled from the narrow end: a short, thick log"),),
-    handles=(Handle("height", "height_mm", "thickness", "up", "top", times=0.2, of_layer=True),),
+    handles=(Handle("height", "height_mm", "thickness", "up", "top", times=0.45, of_layer=True),),
     stacks=True,
     once="one roll at most",
 )
@@ -170,6 +170,17 @@ class Roll(Part):
                 "sheet.",
                 source=COMMON_PRACTICE,
                 part=self.key,
+            )
+        if lost := [region for region in made.body.regions if region.is_of_the_mold]:
+            yield Finding(
+                code="beside-roll",
+                severity=Severity.WRONG,
+                message=f"{made.called(lost[0].part)} is measured by the pan {name} is baked in.",
+                why="A log stands out of its pan: what fills or lines the pan is no part of it, "
+                "and its grams are not the log's.",
+                remedy="Take it out, or spread it on the sheet as a layer of the roll.",
+                source=COMMON_PRACTICE,
+                part=lost[0].part,
             )
         if 2 * self.trim_mm >= roll.width_mm:
             yield Finding(
