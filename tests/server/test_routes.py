@@ -35,7 +35,7 @@ FOR_VISITORS = {
 }
 READING = {
     *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
-    *("outline_mold", "scan_mold"),
+    *("outline_mold", "scan_mold", "bathe_mold"),
     *("read_line", "read_list", "read_pantry_list", "read_measure"),
     *("what_if_formula", "turn_formula", "fit_formula", "swap_formula", "other_chocolates"),
     *("propose_formula", "weigh_dessert_swap"),
@@ -105,6 +105,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
             "keys": ["k"],
         },
         "fill_mold": {"volume_ml": 10},
+        "bathe_mold": {"tray": shelves.mold["id"], "count": 1},
         "begin_dessert": {"kind": "entremet", "name": "Another", "mold": shelves.mold["id"]},
         "outline_mold": {"path": "M0 0h9v9h-9z", "length_mm": 90, "height_mm": 40},
         "propose_part": {

@@ -6,6 +6,7 @@ from fernbell.core.desserts.cut import Cut, TopView, draw
 from fernbell.core.desserts.dessert import Dessert, lay_out, shape_of, usual_build
 from fernbell.core.desserts.division import Grid, Slices, WayWords, Wedges
 from fernbell.core.desserts.drawn import drawn_in
+from fernbell.core.desserts.fitted import Fittings, fittings, water_bath
 from fernbell.core.desserts.measure import PartResult
 from fernbell.core.desserts.order import Order, Take, solve, solve_order
 from fernbell.core.desserts.part import Carried, Handle, Part, RuleWords, Switch
@@ -40,6 +41,7 @@ from fernbell.core.desserts.rules import (
 from fernbell.core.desserts.sight import Dimension
 from fernbell.core.desserts.solve import Size, Solved
 from fernbell.core.desserts.stages import Stage
+from fernbell.core.desserts.view import View
 
 __all__ = [
     "DRAWN",
@@ -62,6 +64,7 @@ __all__ = [
     "Disc",
     "DrawnLayer",
     "Fill",
+    "Fittings",
     "Garnish",
     "Grid",
     "Handle",
@@ -86,11 +89,13 @@ __all__ = [
     "Take",
     "Tier",
     "TopView",
+    "View",
     "WayWords",
     "Wedges",
     "divide",
     "draw",
     "drawn_in",
+    "fittings",
     "lay_out",
     "place_stack",
     "portions_for",
@@ -104,4 +109,5 @@ __all__ = [
     "take_bite",
     "usual_build",
     "usual_kind",
+    "water_bath",
 ]

@@ -11,6 +11,7 @@ from fernbell.core.desserts.division import Stroke
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.regions import DRAWN, Shape
 from fernbell.core.desserts.sight import Dimension, heights
+from fernbell.core.desserts.view import View
 from fernbell.core.molds import Loop, Point
 
 _FROM_THE_BACK = {one: place for place, one in enumerate(DRAWN)}
@@ -38,6 +39,7 @@ class Cut:
 
     `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
     room the mold has, as it is cut and as the dessert stands; nothing where it is out of it.
+    `views` are the further drawings that the parts need.
     """
 
     width_mm: float
@@ -49,6 +51,7 @@ class Cut:
     section: tuple[Shape, ...]
     dimensions: tuple[Dimension, ...]
     top: TopView
+    views: tuple[View, ...] = ()
 
 
 def draw(made: MeasuredDessert) -> Cut:
@@ -83,6 +86,7 @@ def draw(made: MeasuredDessert) -> Cut:
             *(dimension for part in body.parts for dimension in part.dimensions(body)),
         ),
         top=_top_view(made, section),
+        views=tuple(view for part in body.parts for view in part.views(made)),
     )
 
 

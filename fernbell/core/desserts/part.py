@@ -17,6 +17,7 @@ if TYPE_CHECKING:
     from fernbell.core.desserts.regions import Region
     from fernbell.core.desserts.sight import Dimension
     from fernbell.core.desserts.step import BuildStep
+    from fernbell.core.desserts.view import View
 
 LARGEST_MM = 1000.0
 
@@ -147,6 +148,11 @@ class Part(ABC):
     def dimensions(self, body: "Body") -> "Iterator[Dimension]":
         """Distances drawn beside it, but for the heights of its solids."""
         del body
+        return iter(())
+
+    def views(self, made: "MeasuredDessert") -> "Iterator[View]":
+        """Further drawings that its maker needs."""
+        del made
         return iter(())
 
     @property

@@ -173,7 +173,8 @@ def _out_of_the_mold(
     turning = "" if body.is_upright else ", turned over"
     unmold = BuildStep(Moment.OVER, "unmold", "Unmold", f"onto a board{turning}")
     if body.roll:
-        says = f"{figure_text(body.roll.trim_mm)} mm off each end, kept as knots"
+        kept = ("kept for knots", "one set on as a knot", "both set on as knots")[body.roll.knots]
+        says = f"{figure_text(body.roll.trim_mm)} mm off each end, {kept}"
         unmold = BuildStep(Moment.OVER, "trim", "Trim", says)
     over = _at(steps, Moment.OVER)
     if body.served_in_it or body.is_hollow:

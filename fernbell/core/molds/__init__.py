@@ -19,6 +19,7 @@ from fernbell.core.molds.tray import CAVITIES, trays
 from fernbell.core.molds.turned import Turned, WallPoint
 from fernbell.core.molds.upright import Frame, Prism, Ring
 from fernbell.core.molds.water import trued, water_working
+from fernbell.core.molds.wish import MoldWish, WishedMeasure, called, read_wish
 from fernbell.core.molds.words import Alternative, Alternatives, FormWords, Start, Table
 from fernbell.core.molds.workings import depth_working
 
@@ -43,6 +44,7 @@ __all__ = [
     "Loaf",
     "Loop",
     "Mold",
+    "MoldWish",
     "Outlined",
     "Plan",
     "Point",
@@ -60,7 +62,9 @@ __all__ = [
     "Table",
     "Turned",
     "WallPoint",
+    "WishedMeasure",
     "box",
+    "called",
     "clearance",
     "depth_working",
     "disc",
@@ -70,6 +74,7 @@ __all__ = [
     "moved",
     "outline_of_path",
     "read_stl",
+    "read_wish",
     "trays",
     "trued",
     "turned_over",

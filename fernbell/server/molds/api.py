@@ -5,13 +5,22 @@ from uuid import UUID
 
 from ninja import Query
 
+from fernbell.core.desserts import Fittings, fittings, water_bath
 from fernbell.core.errors import CoreError
 from fernbell.core.molds import MOST_BYTES, Outlined, depth_working, outline_of_path, read_stl
 from fernbell.core.working import Working
 from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.molds.rows import MOLD
-from fernbell.server.molds.schemas import FillIn, MoldBrief, MoldOut, PathIn, PathOut, ScanOut
+from fernbell.server.molds.schemas import (
+    BathIn,
+    FillIn,
+    MoldBrief,
+    MoldOut,
+    PathIn,
+    PathOut,
+    ScanOut,
+)
 from fernbell.server.rows.policy import Act, require
 from fernbell.server.rows.routes import routes_of
 from fernbell.server.rows.shelf import find
@@ -24,6 +33,21 @@ def fill_mold(request: MemberRequest, row_id: UUID, data: FillIn) -> Working:
     """How high a volume stands in a mold; nothing is changed."""
     require(request.auth, Act.READ)
     return depth_working(mold_of(find(request.auth, MOLD, row_id)), data.volume_ml)
+
+
+@router.get("/{uuid:row_id}/fittings", response=Fittings, operation_id="mold_fittings")
+def mold_fittings(request: MemberRequest, row_id: UUID) -> Fittings:
+    """What a mold is lined with, and what fits into it."""
+    require(request.auth, Act.READ)
+    return fittings(mold_of(find(request.auth, MOLD, row_id)))
+
+
+@router.post("/{uuid:row_id}/bath", response=Working, operation_id="bathe_mold")
+def bathe_mold(request: MemberRequest, row_id: UUID, data: BathIn) -> Working:
+    """How much water stands around so many of a mold on a tray; nothing is changed."""
+    require(request.auth, Act.READ)
+    mold, tray = (mold_of(find(request.auth, MOLD, one)) for one in (row_id, data.tray))
+    return water_bath(mold, tray, data.count)
 
 
 @router.post("/outline", response=PathOut, operation_id="outline_mold")

@@ -2,9 +2,11 @@
 
 from dataclasses import asdict
 from typing import Any
+from uuid import UUID
 
 from django.db.models import QuerySet
 
+from fernbell.core.molds import called, read_wish, trued
 from fernbell.server.molds.models import Mold
 from fernbell.server.molds.schemas import SHAPE, MoldIn, MoldSketch
 from fernbell.server.rows.policy import Keeper
@@ -39,4 +41,17 @@ def _brief(shape: dict[str, Any], water_g: float | None, **row: Any) -> Brief:
     return {**row, "form": shape["form"], "figures": figures}
 
 
-MOLD = Shelf("mold", Mold, MoldIn, write, snapshot, listed=listed)
+def fitting(found: QuerySet[Any], asked: str) -> list[UUID] | None:
+    """Those of a size or a volume asked for, the smallest first."""
+    wish = read_wish(asked)
+    if not wish.bounds:
+        return None
+    every = (
+        (trued(SHAPE.validate_python(shape), water_g), name, key)
+        for key, name, shape, water_g in found.values_list("pk", "name", "shape", "water_g")
+    )
+    fit = [(mold, key) for mold, name, key in every if wish.fits(mold, called(mold, name))]
+    return [key for _, key in sorted(fit, key=lambda one: one[0].capacity_ml)]
+
+
+MOLD = Shelf("mold", Mold, MoldIn, write, snapshot, listed=listed, fitting=fitting)

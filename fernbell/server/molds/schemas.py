@@ -1,6 +1,7 @@
 """What goes over the wire for molds."""
 
 from typing import TYPE_CHECKING, Annotated, Any, Self, Union
+from uuid import UUID
 
 from ninja import Schema
 from pydantic import Field, StringConstraints, TypeAdapter, model_validator
@@ -144,6 +145,13 @@ class FillIn(Entry):
     """A volume poured into a mold."""
 
     volume_ml: float
+
+
+class BathIn(Entry):
+    """So many of a mold in a water bath on a tray."""
+
+    tray: UUID
+    count: int
 
 
 class PathIn(Entry):

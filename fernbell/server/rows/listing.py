@@ -44,11 +44,13 @@ def page(member: Keeper, shelf: Shelf[Any], asked: Listing) -> tuple[list[Brief]
 
 
 def _called(member: Keeper, shelf: Shelf[Any], asked: Listing) -> tuple[list[Brief], int]:
-    # More than that nobody looks through, and as many for every page keep their order.
-    found = lookup(member, shelf, archived=asked.archived)
-    named = found.find(asked.q, begun=True, most=MOST_ROWS)
-    keys = [UUID(one.key) for one in (*named.certain, *named.likely)]
+    every = rows(member, shelf.model)
+    keys = shelf.fitting(every.filter(archived_at__isnull=not asked.archived), asked.q)
+    if keys is None:
+        # More than that nobody looks through, and as many for every page keep their order.
+        found = lookup(member, shelf, archived=asked.archived)
+        named = found.find(asked.q, begun=True, most=MOST_ROWS)
+        keys = [UUID(one.key) for one in (*named.certain, *named.likely)]
     shown = keys[asked.offset : asked.offset + asked.limit]
-    every = rows(member, shelf.model).filter(pk__in=shown)
-    by_key = {row["id"]: row for row in shelf.listed(every)}
+    by_key = {row["id"]: row for row in shelf.listed(every.filter(pk__in=shown))}
     return [by_key[key] for key in shown if key in by_key], len(keys)

@@ -52,7 +52,9 @@ class Shelf(Generic[R]):
     it; `snapshot` is the row as JSON, what `entry` is made from;
     `related` names the rows that are always read along; `listed` is what a list shows of rows,
     without reading them whole; `named` how they are called, and how a line weighs them; `usual`
-    the bare words that mean one of them in a kitchen, `held` those bought in a container.
+    the bare words that mean one of them in a kitchen, `held` those bought in a container;
+    `fitting` those that are as somebody asks, not called so: the keys of rows, or None where
+    only a name was asked for.
     """
 
     name: str
@@ -65,6 +67,7 @@ class Shelf(Generic[R]):
     named: Callable[[QuerySet[Any]], Iterable[Named]] = plain_names
     usual: Callable[[UUID], dict[str, UUID]] = lambda _kitchen: {}
     held: Callable[[QuerySet[Any], str], QuerySet[Any]] = lambda found, _container: found.none()
+    fitting: Callable[[QuerySet[Any], str], list[UUID] | None] = lambda _found, _asked: None
 
 
 def find(member: Keeper, shelf: Shelf[R], row_id: UUID) -> R:

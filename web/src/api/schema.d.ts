@@ -1139,6 +1139,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/molds/{row_id}/bath": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bathe Mold
+         * @description How much water stands around so many of a mold on a tray; nothing is changed.
+         */
+        post: operations["bathe_mold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/molds/{row_id}/copy": {
         parameters: {
             query?: never;
@@ -1170,6 +1190,26 @@ export interface paths {
          * @description How high a volume stands in a mold; nothing is changed.
          */
         post: operations["fill_mold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/molds/{row_id}/fittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Mold Fittings
+         * @description What a mold is lined with, and what fits into it.
+         */
+        get: operations["mold_fittings"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1594,6 +1634,19 @@ export interface components {
             rule: "base";
         };
         /**
+         * BathIn
+         * @description So many of a mold in a water bath on a tray.
+         */
+        BathIn: {
+            /** Count */
+            count: number;
+            /**
+             * Tray
+             * Format: uuid
+             */
+            tray: string;
+        };
+        /**
          * BeginIn
          * @description A dessert begun from a kind, in a mold of the kitchen or in what is nearest to the usual.
          */
@@ -1850,6 +1903,7 @@ export interface components {
          *
          *     `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
          *     room the mold has, as it is cut and as the dessert stands; nothing where it is out of it.
+         *     `views` are the further drawings that the parts need.
          */
         Cut: {
             /** Dimensions */
@@ -1870,6 +1924,11 @@ export interface components {
             /** Section */
             section: components["schemas"]["Shape"][];
             top: components["schemas"]["TopView"];
+            /**
+             * Views
+             * @default []
+             */
+            views: components["schemas"]["View"][];
             /** Width Mm */
             width_mm: number;
         };
@@ -2446,6 +2505,20 @@ export interface components {
             solves: number;
             /** Source */
             source: string;
+        };
+        /**
+         * Fittings
+         * @description What stands in a mold: its figures, and the templates it is lined by [mm, ml].
+         *
+         *     `bathed` says that it may stand in a water bath: a small vessel on a floor.
+         */
+        Fittings: {
+            /** Bathed */
+            bathed: boolean;
+            /** Figures */
+            figures: components["schemas"]["Working"][];
+            /** Views */
+            views: components["schemas"]["View"][];
         };
         /**
          * Fluted
@@ -4624,10 +4697,19 @@ export interface components {
         /**
          * Roll
          * @description Layers as they lie on the sheet, given from the top down, the sheet last.
+         *
+         *     Rolled to `across_mm`, as much of the sheet is taken as that needs (None: the whole of it).
          */
         Roll: {
+            /** Across Mm */
+            across_mm?: number | null;
             /** Key */
             key: string;
+            /**
+             * Knots
+             * @default 0
+             */
+            knots: number;
             /** Layers */
             layers: components["schemas"]["Layer"][];
             /**
@@ -5619,6 +5701,45 @@ export interface components {
          * @enum {string}
          */
         Verdict: "below" | "within" | "above";
+        /**
+         * View
+         * @description One further drawing, x to the right and y upwards or away from the cook [mm].
+         *
+         *     `cuts` is where the knife goes, `portion` one portion, `dimensions` what is measured on it.
+         */
+        View: {
+            /**
+             * Cuts
+             * @default []
+             */
+            cuts: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ][];
+            /**
+             * Dimensions
+             * @default []
+             */
+            dimensions: components["schemas"]["Dimension"][];
+            /**
+             * Portion
+             * @default []
+             */
+            portion: [
+                number,
+                number
+            ][];
+            /** Shapes */
+            shapes: components["schemas"]["Shape"][];
+            /** Title */
+            title: string;
+        };
         /**
          * VocabularyOut
          * @description Families and figures; the same for every kitchen.
@@ -8105,6 +8226,41 @@ export interface operations {
             };
         };
     };
+    bathe_mold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BathIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Working"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     copy_mold: {
         parameters: {
             query?: never;
@@ -8158,6 +8314,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Working"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    mold_fittings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fittings"];
                 };
             };
             /** @description A problem */

@@ -17,6 +17,7 @@ import PartCard from './PartCard.vue'
 import PortionsField from './PortionsField.vue'
 import StageSheet from './StageSheet.vue'
 import TopDrawing from './TopDrawing.vue'
+import ViewDrawing from './ViewDrawing.vue'
 import type { Composing } from './useComposing'
 import { useDrag } from './useDrag'
 
@@ -109,22 +110,35 @@ useCommands(() => [
         @close="stageAt = null"
       />
       <template v-else>
-        <CutDrawing
-          ref="drawing"
-          class="drawing"
-          :cut="solved.cut"
-          :chosen="chosen"
-          :look-of="look"
-          :name-of="nameOf"
-          :handles="handles"
-          :movable="movable"
-          :reorderable="reorderable"
-          :turned="turned"
-          :words="solved.words"
-          @drag="drag"
-          @reorder="reorder"
-          @choose="work.choose"
-        />
+        <div :class="['drawings', { several: solved.cut.views.length }]">
+          <CutDrawing
+            ref="drawing"
+            class="drawing"
+            :cut="solved.cut"
+            :chosen="chosen"
+            :look-of="look"
+            :name-of="nameOf"
+            :handles="handles"
+            :movable="movable"
+            :reorderable="reorderable"
+            :turned="turned"
+            :words="solved.words"
+            @drag="drag"
+            @reorder="reorder"
+            @choose="work.choose"
+          />
+          <div v-if="solved.cut.views.length" class="views">
+            <ViewDrawing
+              v-for="(one, i) in solved.cut.views"
+              :key="i"
+              :view="one"
+              :chosen="chosen"
+              :look-of="look"
+              :tallest="solved.cut.views.length > 1 ? 108 : 200"
+              @choose="work.choose"
+            />
+          </div>
+        </div>
         <div class="under">
           <div class="from-above">
             <div class="plan"><TopDrawing :cut="solved.cut" :look-of="look" /></div>
@@ -179,6 +193,18 @@ useCommands(() => [
 
 .where {
   margin-left: auto;
+}
+
+.drawings.several {
+  display: grid;
+  gap: 14px;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+}
+
+.views {
+  align-content: start;
+  display: grid;
+  gap: 10px;
 }
 
 .under {
@@ -239,6 +265,7 @@ useCommands(() => [
     position: static;
   }
 
+  .drawings.several,
   .under {
     grid-template-columns: minmax(0, 1fr) !important;
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="S extends Shelf">
 /** The shelf of a room: find, choose, make a new one; archived ones on request. */
 import Input from 'ant-design-vue/es/input'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 import type { Shelf, Shelves } from '../api/shelves'
 import { useSought } from './useFound'
@@ -18,16 +18,24 @@ const props = defineProps<{
   shelf: S
   id?: string | undefined
   noun: string
+  /** What else may be typed to find one. */
+  hint?: string
   canMake: boolean
   error?: string | undefined
 }>()
-const emit = defineEmits<{ make: [name: string]; more: [] }>()
+const emit = defineEmits<{
+  make: [name: string]
+  more: []
+  /** What is looked for; all while nothing is. */
+  show: [items: Item[] | null]
+}>()
 const oneOf = computed(() => `${/^[aeiou]/.test(props.noun) ? 'an' : 'a'} ${props.noun}`)
 const query = ref('')
 const making = ref<string | null>(null)
 const sought = useSought(props.shelf, () => query.value)
 /** What was found before stands until the next answer. */
 const found = computed<Item[]>((before) => sought.found.value ?? before ?? [])
+watch([found, query], () => emit('show', query.value.trim() ? found.value : null))
 const shown = computed(() => {
   if (query.value.trim()) return [{ title: '', items: found.value }]
   return props.groups ?? [{ title: '', items: props.items }]
@@ -50,7 +58,7 @@ function make() {
   <aside :aria-label="`Every ${noun}`">
     <Input
       v-model:value="query"
-      :placeholder="`Find ${oneOf}`"
+      :placeholder="hint ?? `Find ${oneOf}`"
       :aria-label="`Find ${oneOf}`"
       allow-clear
     />

@@ -11,9 +11,13 @@ import NumberField from '../kit/NumberField.vue'
 import RowSlip from '../kit/RowSlip.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import ViewDrawing from '../desserts/ViewDrawing.vue'
+import { lookOf } from '../kit/flavors'
+import BathTrial from './BathTrial.vue'
 import FillTrial from './FillTrial.vue'
 import MeasureTable, { type MeasureRow } from './MeasureTable.vue'
 import PointsDrawing from './PointsDrawing.vue'
+import { useFittings } from './useFittings'
 
 const props = defineProps<{ id: string; disabled: boolean }>()
 const entryOf = ({ name, shape, water_g, cavities, note }: Mold): MoldEntry => ({
@@ -27,6 +31,11 @@ const mold = useDraft('molds', () => props.id, entryOf)
 const entry = computed(() => mold.draft.value)
 const figures = computed(() => mold.row.value?.figures)
 const errorAt = (field: string) => mold.problem.value?.at(field)
+
+const { data: stands } = useFittings(
+  () => props.id,
+  () => mold.row.value?.revision,
+)
 
 const words = computed(() => house.value.forms.find((one) => one.form === entry.value?.shape.form))
 /** A field that is one of a few words, as it is. */
@@ -152,11 +161,34 @@ function measure(field: string, value: unknown) {
         <dd><WorkedFigure :working="one" /></dd>
       </template>
     </dl>
+    <section v-if="stands?.figures.length" class="stands" aria-label="What stands in it">
+      <h3 class="eyebrow">What stands in it</h3>
+      <dl>
+        <template v-for="(one, i) in stands.figures" :key="i">
+          <dt>{{ one.figure }}</dt>
+          <dd><WorkedFigure :working="one" :text="figure(one.value, 1)" /></dd>
+        </template>
+      </dl>
+      <ViewDrawing
+        v-for="(one, i) in stands.views"
+        :key="i"
+        :view="one"
+        :chosen="null"
+        :look-of="() => lookOf(undefined)"
+        :tallest="150"
+      />
+    </section>
+    <BathTrial v-if="stands?.bathed" :id="id" :key="`bath/${id}`" />
     <FillTrial :id="id" :key="`${id}/${mold.row.value?.revision}`" />
   </RowSlip>
 </template>
 
 <style scoped>
+.stands {
+  display: grid;
+  gap: 8px;
+}
+
 .measures {
   display: grid;
   gap: 8px;

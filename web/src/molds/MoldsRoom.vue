@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 
 import { refusalOf } from '../api/client'
 import { house } from '../api/house'
-import { useRows, useWrites } from '../api/shelves'
+import { type Shelves, useRows, useWrites } from '../api/shelves'
 import ChoiceField from '../kit/ChoiceField.vue'
 import EmptyState from '../kit/EmptyState.vue'
 import { figure } from '../kit/format'
@@ -17,6 +17,7 @@ import MoldFromFile from './MoldFromFile.vue'
 import MoldOutline from './MoldOutline.vue'
 import { reachOf } from './reach'
 
+type MoldBrief = Shelves['molds']['brief']
 const props = defineProps<{ id?: string }>()
 const router = useRouter()
 const { mayWrite } = useSession()
@@ -25,6 +26,9 @@ const { create } = useWrites('molds')
 
 /** All outlines share one scale, so that sizes compare at a glance. */
 const reach = computed(() => Math.max(1, ...rows.value.map((mold) => reachOf(mold.figures))))
+
+const sought = ref<MoldBrief[] | null>(null)
+const shown = computed(() => sought.value ?? rows.value)
 
 /** What a new one may begin as, under the names they are asked for by. */
 const starts = computed(() => house.value.forms.flatMap((one) => one.starts))
@@ -62,10 +66,12 @@ async function make(title: string) {
         room="molds"
         shelf="molds"
         noun="mold"
+        hint="Find: tart, 18 cm, 1.2 to 1.5 l"
         :can-make="mayWrite"
         :error="create.error.value?.message"
         @make="make"
         @more="more"
+        @show="(items) => (sought = items)"
       >
         <template #make>Add a mold</template>
       </RowList>
@@ -90,7 +96,7 @@ async function make(title: string) {
       </p>
       <div class="wall">
         <RouterLink
-          v-for="row in rows"
+          v-for="row in shown"
           :key="row.id"
           :to="`/molds/${row.id}`"
           :class="['mold', { chosen: row.id === props.id }]"
@@ -100,6 +106,10 @@ async function make(title: string) {
           <span class="quiet">{{ figure(row.figures.capacity_ml, 0) }} ml</span>
         </RouterLink>
       </div>
+      <p v-if="rows.length && !shown.length" class="quiet">
+        None like that hangs here. A volume is asked for as “1.2 to 1.5 l” or “over 500 ml”, a size
+        as “18 cm” or “4 cm high”, a shape by its name.
+      </p>
       <EmptyState
         v-if="isSuccess && !rows.length"
         title="No mold yet"

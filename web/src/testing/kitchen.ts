@@ -185,6 +185,7 @@ export const cut = (): Cut => ({
       short: true,
     },
   ],
+  views: [],
   top: {
     edge: [
       [60, 0],

@@ -24,7 +24,8 @@ ROLL_SOURCE = GEOMETRY + "; the sheet is soft: its section is conserved, no cres
 class Winding:
     """A sheet so long, with layers so thick from the inside out, about a core [mm].
 
-    `width_mm` is the length of the log, of which both ends are trimmed.
+    `width_mm` is the length of the log, of which both ends are trimmed; so many `knots` of them
+    are set on again.
     """
 
     length_mm: float
@@ -32,6 +33,7 @@ class Winding:
     thick_mm: tuple[float, ...]
     core_mm: float
     trim_mm: float
+    knots: int = 0
 
     @property
     def pitch_mm(self) -> float:
@@ -55,8 +57,9 @@ class Winding:
 
     @property
     def served_share(self) -> float:
-        """What is left of it when the ends are trimmed [0 to 1]."""
-        return self.log_mm / self.width_mm
+        """What comes to the table: not the ends, unless they are set on as knots [0 to 1]."""
+        knots = self.knots * min(self.trim_mm, self.width_mm / 2)
+        return min(1.0, (self.log_mm + knots) / self.width_mm)
 
     @property
     def solid(self) -> Extrusion:
@@ -165,7 +168,7 @@ class Wound(Region):
 
     @property
     def served_share(self) -> float:
-        """Without the ends."""
+        """Without the ends that are not set on again."""
         return self.roll.served_share
 
     @property

@@ -6,6 +6,7 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.fitted import paper_for
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Lined
@@ -74,6 +75,10 @@ class Lining(Part):
         says = f"{figure_text(self.thickness_mm)} mm"
         if made.body.is_upright and roll:
             says = f"rolled {says} thin, {figure_text(roll.value)} mm across; docked and rested"
+        if made.body.is_upright and (paper := paper_for(made.body.mold)):
+            says += (
+                f"; baked blind under a circle of paper {figure_text(2 * paper.value)} mm across"
+            )
         yield BuildStep(
             Moment.BOARD,
             "lining",

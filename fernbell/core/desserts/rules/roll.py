@@ -12,6 +12,7 @@ from fernbell.core.desserts.regions import Shape, Winding, Wound, sheet_length
 from fernbell.core.desserts.rules.insert import LAYER_FIELDS, Layer
 from fernbell.core.desserts.sight import Dimension, upright
 from fernbell.core.desserts.step import BuildStep, Moment
+from fernbell.core.desserts.view import View, lengthwise
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
@@ -26,10 +27,17 @@ WORDS = RuleWords(
     text="sheet and filling wound into a log",
     usual_kind="sponge",
     seen=5,
-    fields=(Field("trim_mm", "Trimmed, each end", most=200),),
+    fields=(
+        Field("across_mm", "Rolled to, across", most=500, open_least=True, empty="the whole sheet"),
+        Field("trim_mm", "Trimmed, each end", most=200),
+        Field("knots", "Ends set on as knots", most=2, first=0),
+    ),
     layer_fields=LAYER_FIELDS,
     switches=(Switch("narrow", "Rolled from the narrow end: a short, thick log"),),
-    handles=(Handle("height", "height_mm", "thickness", "up", "top", times=0.45, of_layer=True),),
+    handles=(
+        Handle("height", "height_mm", "thickness", "up", "top", times=0.45, of_layer=True),
+        Handle("across", "across_mm", "roll, across", "out", "side", times=2.0),
+    ),
     stacks=True,
     once="one roll at most",
 )
@@ -37,12 +45,17 @@ WORDS = RuleWords(
 
 @dataclass(frozen=True, slots=True)
 class Roll(Part):
-    """Layers as they lie on the sheet, given from the top down, the sheet last."""
+    """Layers as they lie on the sheet, given from the top down, the sheet last.
+
+    Rolled to `across_mm`, as much of the sheet is taken as that needs (None: the whole of it).
+    """
 
     key: str
     layers: tuple[Layer, ...]
     trim_mm: float = 0.0
     narrow: bool = False
+    across_mm: float | None = None
+    knots: int = 0
     name: str = ""
     rule: Literal["roll"] = "roll"
 
@@ -77,13 +90,20 @@ class Roll(Part):
             for place, layer in enumerate(self.layers)
         )
 
-    def rolled(self, body: Body) -> Winding:
-        """What is rolled, by the pan the sheet is baked in [mm]."""
+    def sheet(self, body: Body) -> tuple[float, float]:
+        """The pan's sheet: in the direction it is rolled, and across [mm]."""
         plan = body.mold.from_above
         short, long_ = sorted((plan.length_mm, plan.width_mm))
-        length, width = (long_, short) if self.narrow else (short, long_)
+        return (long_, short) if self.narrow else (short, long_)
+
+    def rolled(self, body: Body) -> Winding:
+        """What is rolled, by the pan the sheet is baked in or by how thick it is to be [mm]."""
+        length, width = self.sheet(body)
         thick = tuple(layer.height_mm for layer in self.layers)
-        return Winding(length, width, thick, body.core_mm, self.trim_mm)
+        core = body.core_mm
+        if self.across_mm is not None:
+            length = max(1.0, sheet_length(max(self.across_mm, core), sum(thick), core))
+        return Winding(length, width, thick, core, self.trim_mm, self.knots)
 
     def place(self, body: Body) -> tuple[Wound, ...]:
         """One winding a layer."""
@@ -155,6 +175,7 @@ class Roll(Part):
     def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """A roll too thick to close; ends that leave nothing."""
         roll, name = self.rolled(made.body), self.called(made)
+        yield from self._too_long(made.body, roll, name)
         if roll.turns < _FEWEST_TURNS:
             closes = roll.core_mm + 2 * _FEWEST_TURNS * roll.pitch_mm
             least = sheet_length(closes, roll.pitch_mm, roll.core_mm)
@@ -192,6 +213,82 @@ class Roll(Part):
                 source=GEOMETRY,
                 part=self.key,
             )
+
+    def _too_long(self, body: Body, roll: Winding, name: str) -> Iterator[Finding]:
+        """Rolled thicker than the sheet is long."""
+        pan, _ = self.sheet(body)
+        if not practice.is_short(pan, roll.length_mm):
+            return
+        most = replace(roll, length_mm=pan).diameter_mm
+        yield Finding(
+            code="roll-longer-than-sheet",
+            severity=Severity.WRONG,
+            message=f"{name} needs a sheet of {figure_text(roll.length_mm)} mm to be "
+            f"{figure_text(roll.diameter_mm)} mm across; the pan gives {figure_text(pan)} mm.",
+            why="The section of a roll is the sheet's length × its thickness: nothing else makes "
+            "it thicker.",
+            remedy=f"Roll it to {figure_text(most)} mm, spread more, or lay two sheets edge to "
+            "edge.",
+            source=GEOMETRY,
+            part=self.key,
+        )
+
+    def views(self, made: MeasuredDessert) -> Iterator[View]:
+        """From the side with its slices, and flat before it is rolled."""
+        roll = self.rolled(made.body)
+        yield self._from_the_side(made, roll)
+        yield self._laid_flat(made.body, roll)
+
+    def _from_the_side(self, made: MeasuredDessert, roll: Winding) -> View:
+        films = made.body.films
+        skin = films[-1].formula if films else self.layers[-1].formula
+        high, half, whole = roll.diameter_mm, roll.log_mm / 2, roll.width_mm / 2
+        log = Shape(self.key, None, 0, "coat", skin, (box(-half, half, 0.0, high),))
+        ends = (box(-whole, -half, 0.0, high), box(half, whole, 0.0, high))
+        sheet = self.layers[-1]
+        trims = Shape(self.key, sheet.key, 0, "trim", sheet.formula, ends)
+        thick = min(roll.trim_mm, roll.width_mm / 2)
+        knots = tuple(
+            box(x - high / 2, x + high / 2, high, high + thick)
+            for x in ((0.0,), (-half / 2, half / 2))[roll.knots - 1][: roll.knots]
+        )
+        on_top = Shape(self.key, sheet.key, 1, "solid", sheet.formula, knots)
+        # Across the log the knife goes straight down: only how far along it matters here.
+        along = [
+            start[1]
+            for start, end in made.division.knife(made.near.outer.from_above)[0]
+            if start[1] == end[1]
+        ]
+        count = made.division.count
+        slices = f", {count} slices of {figure_text(2 * half / count)} mm" if along else ""
+        return View(
+            f"From the side: {figure_text(2 * whole)} mm, {figure_text(thick)} mm off each end"
+            + slices,
+            (log, trims, *((on_top,) if roll.knots else ())),
+            tuple(((x, 0.0), (x, high)) for x in sorted(along)),
+            box(max(along), half, 0.0, high) if along else (),
+            (lengthwise(self.key, -half, half, 0.0),),
+        )
+
+    def _laid_flat(self, body: Body, roll: Winding) -> View:
+        """As long to the right as the log will be, rolled up from the near edge."""
+        far, side = roll.length_mm, roll.width_mm / 2
+        bare = min(practice.ROLL_BARE.value, far)
+        *spread, sheet = self.layers
+
+        def lying(part: str, layer: str | None, formula: str, end_mm: float) -> Shape:
+            return Shape(part, layer, 0, "solid", formula, (box(-side, side, 0.0, end_mm),))
+
+        upwards = Dimension(self.key, None, "height", (side, 0.0), (side, far), far)
+        return View(
+            "Flat, before it is rolled",
+            (
+                lying(self.key, sheet.key, sheet.formula, far),
+                *(lying(self.key, one.key, one.formula, far - bare) for one in reversed(spread)),
+                *(lying(bar.part, None, bar.formula, bar.thick_mm) for bar in body.cores),
+            ),
+            dimensions=(lengthwise(self.key, -side, side, 0.0), upwards),
+        )
 
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How long, how thick, how often round."""
