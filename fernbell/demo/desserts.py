@@ -17,6 +17,7 @@ from fernbell.core.desserts import (
     PuffShell,
     Roll,
     Slices,
+    Soak,
     Tier,
     Wedges,
 )
@@ -76,6 +77,7 @@ HEDGEROW = Dessert(
         Garnish("tuile", "poppy-tuile", piece_g=4, pieces_per_portion=1),
         Coat("glaze", "hedgerow-glaze", thickness_mm=2, runoff_percent=30, least_pour_g=600),
         Core("heart", "blackcurrant-set", across_mm=22),
+        Soak("syrup", "bay-syrup", on_100_cm2_g=6),
         Roll(
             "roll",
             (
@@ -83,6 +85,7 @@ HEDGEROW = Dessert(
                 Layer("sheet", "poppy-roulade", height_mm=8),
             ),
             trim_mm=12,
+            knots=2,
             name="Poppy-seed roll",
         ),
     ),

@@ -5,7 +5,16 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router, Schema
 
-from fernbell.core.desserts import DRAWN, RULES, WAYS, Carried, DrawnLayer, Handle, Switch
+from fernbell.core.desserts import (
+    DRAWN,
+    HELD_FIELDS,
+    RULES,
+    WAYS,
+    Carried,
+    DrawnLayer,
+    Handle,
+    Switch,
+)
 from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
 from fernbell.core.fitting import DEMANDS, DemandWords
 from fernbell.core.formulas import (
@@ -233,6 +242,7 @@ class HouseOut(Schema):
     drawn: list[DrawnLayer]
     forms: list[FormOut]
     cavities: FieldOut
+    held: list[FieldOut]
     mesh_units: list[str]
 
 
@@ -277,6 +287,7 @@ HOUSE = HouseOut.model_validate(
         "drawn": DRAWN,
         "forms": [form.words() for form in FORMS],
         "cavities": CAVITIES,
+        "held": HELD_FIELDS,
         "mesh_units": list(UNITS),
     },
     from_attributes=True,

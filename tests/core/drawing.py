@@ -13,17 +13,23 @@ from fernbell.core.desserts import (
     Core,
     Dessert,
     Disc,
+    Drip,
     Fill,
+    Foot,
     Garnish,
     Grid,
     Insert,
     Layer,
+    Leaf,
     Lining,
     Part,
+    Piped,
     Portions,
     PuffShell,
     Roll,
+    Sauce,
     Soak,
+    Strewn,
     Tier,
     portions_for,
 )
@@ -63,8 +69,10 @@ def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tupl
             for n in range(draw(st.integers(1, 3)))
         )
         lift = draw(st.floats(0, mold.height_mm))
-        drawn.append(Insert(f"heart{i}", layers, draw(across), lift))
+        abreast = draw(st.sampled_from([1, 1, 3]))
+        drawn.append(Insert(f"heart{i}", layers, draw(across), lift, 0.0, abreast))
     drawn.extend(draw(rolled(formulas)))
+    drawn.extend(draw(on_top(formulas)))
     if draw(st.booleans()):
         drawn.append(Lining("lining", draw(formulas), draw(st.floats(0.5, 2))))
     for i in range(draw(st.integers(0, 2))):
@@ -85,6 +93,29 @@ def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tupl
         pieces = draw(st.sampled_from([0.5, 1, 2.5]))
         drawn.append(Garnish("garnish", draw(formulas), draw(st.floats(0.5, 20)), pieces))
     return tuple(draw(st.permutations(drawn)))
+
+
+@st.composite
+def on_top(draw: st.DrawFn, formulas: st.SearchStrategy[str]) -> list[Part]:
+    """Now and then what is piped, dripped, cut, strewn or poured at the end."""
+    yet: list[Part] = []
+    if draw(st.integers(0, 4)) == 0:
+        sizes = draw(st.floats(10, 60)), draw(st.floats(2, 40)), draw(st.none() | st.floats(10, 80))
+        yet.append(Piped("piped", draw(formulas), *sizes, draw(st.booleans()), draw(st.booleans())))
+    if draw(st.integers(0, 4)) == 0:
+        yet.append(Drip("drip", draw(formulas), draw(st.floats(5, 90)), draw(st.floats(10, 90))))
+    if draw(st.integers(0, 4)) == 0:
+        sizes = draw(st.floats(2, 120)), draw(st.floats(1, 120)), draw(st.floats(0.5, 4))
+        how = draw(st.booleans()), draw(st.booleans())
+        pieces = draw(st.integers(1, 30))
+        yet.append(Leaf("leaf", draw(formulas), pieces, *sizes, draw(st.floats(0, 40)), *how))
+    if draw(st.integers(0, 4)) == 0:
+        yet.append(Foot("foot", draw(formulas), draw(st.floats(1, 20)), draw(st.floats(10, 500))))
+    if draw(st.integers(0, 4)) == 0:
+        yet.append(Strewn("crust", draw(formulas), draw(st.floats(1, 40)), draw(st.booleans())))
+    if draw(st.integers(0, 4)) == 0:
+        yet.append(Sauce("sauce", draw(formulas), draw(st.floats(1, 90)), draw(st.booleans())))
+    return yet
 
 
 @st.composite

@@ -3,7 +3,7 @@
 import math
 
 import pytest
-from hypothesis import find, given, settings
+from hypothesis import Phase, find, given, settings
 from hypothesis import strategies as st
 
 from fernbell.core.desserts import (
@@ -27,7 +27,11 @@ COUNTS = st.integers(1, 60)
 
 @pytest.mark.parametrize("rule", RULES, ids=lambda rule: rule.words.rule)
 def test_every_rule_is_drawn(rule: type[Part]) -> None:
-    found = find(desserts(), lambda dessert: any(type(part) is rule for part in dessert.parts))
+    found = find(
+        desserts(),
+        lambda dessert: any(type(part) is rule for part in dessert.parts),
+        settings=settings(max_examples=2000, phases=[Phase.generate]),
+    )
     assert solve(found, BOOK)[0].parts
 
 

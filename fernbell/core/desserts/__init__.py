@@ -3,10 +3,19 @@
 from fernbell.core.desserts.bite import Bite, BitePart, take_bite
 from fernbell.core.desserts.body import Body, Built
 from fernbell.core.desserts.cut import Cut, TopView, draw
-from fernbell.core.desserts.dessert import Dessert, lay_out, shape_of, usual_build
+from fernbell.core.desserts.dessert import (
+    HELD_FIELDS,
+    Dessert,
+    Held,
+    formulas_used,
+    lay_out,
+    shape_of,
+    usual_build,
+)
 from fernbell.core.desserts.division import Grid, Slices, WayWords, Wedges
 from fernbell.core.desserts.drawn import drawn_in
 from fernbell.core.desserts.fitted import Fittings, fittings, water_bath
+from fernbell.core.desserts.holding import HeldResult
 from fernbell.core.desserts.measure import PartResult
 from fernbell.core.desserts.order import Order, Take, solve, solve_order
 from fernbell.core.desserts.part import Carried, Handle, Part, RuleWords, Switch
@@ -28,14 +37,20 @@ from fernbell.core.desserts.rules import (
     Coat,
     Core,
     Disc,
+    Drip,
     Fill,
+    Foot,
     Garnish,
     Insert,
     Layer,
+    Leaf,
     Lining,
+    Piped,
     PuffShell,
     Roll,
+    Sauce,
     Soak,
+    Strewn,
     Tier,
 )
 from fernbell.core.desserts.sight import Dimension
@@ -45,6 +60,7 @@ from fernbell.core.desserts.view import View
 
 __all__ = [
     "DRAWN",
+    "HELD_FIELDS",
     "RULES",
     "WAYS",
     "Band",
@@ -63,28 +79,36 @@ __all__ = [
     "Dimension",
     "Disc",
     "DrawnLayer",
+    "Drip",
     "Fill",
     "Fittings",
+    "Foot",
     "Garnish",
     "Grid",
     "Handle",
+    "Held",
+    "HeldResult",
     "Insert",
     "Layer",
+    "Leaf",
     "Lining",
     "Order",
     "Part",
     "PartResult",
+    "Piped",
     "Portions",
     "Pour",
     "PuffShell",
     "Roll",
     "RuleWords",
+    "Sauce",
     "Shape",
     "Size",
     "Slices",
     "Soak",
     "Solved",
     "Stage",
+    "Strewn",
     "Switch",
     "Take",
     "Tier",
@@ -96,6 +120,7 @@ __all__ = [
     "draw",
     "drawn_in",
     "fittings",
+    "formulas_used",
     "lay_out",
     "place_stack",
     "portions_for",

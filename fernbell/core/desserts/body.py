@@ -10,6 +10,7 @@ from fernbell.core.desserts.practice import THINNEST_POUR, is_individual
 from fernbell.core.desserts.regions import (
     Bar,
     Block,
+    Enclosed,
     Film,
     Hollow,
     Lined,
@@ -42,6 +43,8 @@ class Body:
     regions: tuple[Region, ...] = ()
     core_mm: float = 0.0
     """Across what is laid at the start of a roll, if there is a core [mm]."""
+    enclosed: tuple[Enclosed, ...] = ()
+    """Other desserts inside it."""
 
     def with_part(self, part: Part) -> "Body":
         """The body with one more part placed."""
@@ -61,7 +64,8 @@ class Body:
     @cached_property
     def solids(self) -> tuple[Region, ...]:
         """Everything that what is filled in goes around."""
-        return tuple(region for region in self.regions if region.takes_room)
+        own = (region for region in self.regions if region.takes_room)
+        return (*own, *self.enclosed)
 
     @cached_property
     def lining(self) -> Lined | None:
@@ -145,6 +149,11 @@ class Body:
         return self.rest.level_mm if self.rest else self.blocks_top_mm
 
     @cached_property
+    def raised_mm(self) -> float:
+        """How much higher it stands by what is under it [mm]."""
+        return sum(region.raises_mm for region in self.regions)
+
+    @cached_property
     def outer(self) -> Solid:
         """The dessert before it is coated."""
         return self.formed or self.mold.to_height(self.top_mm)
@@ -164,11 +173,10 @@ class Body:
 
     def below(self, part: str) -> tuple[float, str | None]:
         """Top of what a stack is set over [mm], and its part where that is a stack too."""
-        before: tuple[Block, ...] = ()
-        for stack in self.stacks:
-            if stack[0].part == part:
-                break
-            before = stack
+        own = next(stack for stack in self.stacks if stack[0].part == part)
+        lower = self.stacks[: self.stacks.index(own)]
+        under = (stack for stack in reversed(lower) if _overlap(stack[0], own[0]))
+        before = next(under, ())
         return (before[-1].high_mm, before[0].part) if before else (self.board_top_mm, None)
 
     def solid_within(self, across_mm: float, height_mm: float) -> Prism:
@@ -181,19 +189,48 @@ class Body:
 
     def gap(self, block: Block) -> float:
         """Least distance of a solid to the wall, negative where it stands out [mm]."""
-        walls = self.walls(block.low_mm, block.high_mm)
-        return min(clearance(block.plan, wall, block.x_mm) for wall in walls)
+        if block not in self._gaps:
+            self._gaps[block] = self._gap(block)
+        return self._gaps[block]
+
+    @cached_property
+    def _gaps(self) -> dict[Block, float]:
+        """Those that were asked for: they are drawn, judged and said."""
+        return {}
+
+    def _gap(self, block: Block) -> float:
+        if block.solid.is_upright:
+            plans = [(block.plan, wall) for wall in self.walls(block.low_mm, block.high_mm)]
+        else:
+            rim = self.mold.height_mm
+            levels = _steps(block.low_mm, min(rim, block.high_mm))
+            top = block.solid.height_mm
+            inner = (block.solid.plan_at(min(top, z - block.low_mm)) for z in levels)
+            plans = list(zip(inner, map(self._wall_at, levels), strict=True))
+        ends = {min(block.middles_mm), max(block.middles_mm)}
+        return min(clearance(own, wall, x) for own, wall in plans for x in ends)
+
+    def gap_inside(self, held: Enclosed) -> float:
+        """Least distance of another dessert inside to the wall, negative where it stands out [mm].
+
+        Above the rim it stands out as far as it is higher.
+        """
+        rim = self.mold.height_mm
+        levels = _steps(held.low_mm, min(rim, held.high_mm))
+        top = held.solid.height_mm
+        plans = ((held.solid.plan_at(min(top, z - held.low_mm)), self._wall_at(z)) for z in levels)
+        gap = min(clearance(own, wall) for own, wall in plans)
+        return min(gap, rim - held.high_mm) if held.high_mm > rim else gap
 
     def walls(self, low_mm: float, high_mm: float) -> list[Plan]:
         """The wall as it is seen from above between two heights, at enough of them [mm]."""
         low, high = (min(z, self.mold.height_mm) for z in (low_mm, high_mm))
-        if self.lining:
-            return [self.lining.plan_at(z) for z in (low, (low + high) / 2, high)]
-        if self.mold.is_upright:
-            return [self.mold.plan_at(low)]
-        shares = (step / _WALL_STEPS for step in range(_WALL_STEPS + 1))
-        steps = (min(high, low + (high - low) * share) for share in shares)
-        return [self.mold.plan_at(z) for z in steps]
+        if self.mold.is_upright and not self.lining:
+            return [self._wall_at(low)]
+        return [self._wall_at(z) for z in _steps(low, high)]
+
+    def _wall_at(self, z_mm: float) -> Plan:
+        return self.lining.plan_at(z_mm) if self.lining else self.mold.plan_at(z_mm)
 
     def narrowest_mm(self, low_mm: float, high_mm: float) -> float:
         """How wide it is in the cut where it is narrowest between two heights [mm]."""
@@ -213,6 +250,18 @@ class Body:
         names = _pour_names(len(pours), upright=self.is_upright)
         in_order = pours if self.is_upright else pours[::-1]
         return tuple((name, *ends) for name, ends in zip(names, in_order, strict=True))
+
+
+def _overlap(one: Block, other: Block) -> bool:
+    """Whether one stands over the other, and not beside it."""
+    reach = (one.across_mm + other.across_mm) / 2
+    return any(abs(x - y) < reach for x in one.middles_mm for y in other.middles_mm)
+
+
+def _steps(low_mm: float, high_mm: float) -> list[float]:
+    """Heights from one to another, at which a wall is asked [mm]."""
+    shares = (step / _WALL_STEPS for step in range(_WALL_STEPS + 1))
+    return [max(low_mm, min(high_mm, low_mm + (high_mm - low_mm) * share)) for share in shares]
 
 
 def _pour_names(count: int, *, upright: bool) -> list[str]:

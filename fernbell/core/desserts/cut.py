@@ -8,8 +8,9 @@ from dataclasses import dataclass, replace
 
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.division import Stroke
+from fernbell.core.desserts.holding import held_from_above, held_shapes
 from fernbell.core.desserts.measure import MeasuredDessert
-from fernbell.core.desserts.regions import DRAWN, Shape
+from fernbell.core.desserts.regions import DRAWN, Shape, shifted
 from fernbell.core.desserts.sight import Dimension, heights
 from fernbell.core.desserts.view import View
 from fernbell.core.molds import Loop, Point
@@ -37,8 +38,9 @@ class TopView:
 class Cut:
     """The section through the middle and the view from above, with the room they need [mm].
 
-    `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
-    room the mold has, as it is cut and as the dessert stands; nothing where it is out of it.
+    `level_mm` is the height above the board before coating: turned over, the floor of the mold.
+    `mold` is the room the mold has, as it is cut and as the dessert stands; nothing where it is
+    out of it.
     `views` are the further drawings that the parts need.
     """
 
@@ -66,31 +68,47 @@ def draw(made: MeasuredDessert) -> Cut:
     """
     body, near = made.body, made.near
     behind = sorted(body.regions, key=lambda one: _FROM_THE_BACK[one.drawn])
-    section = tuple(shape for region in behind for shape in region.shapes(near))
+    raised = body.raised_mm
+    section = tuple(
+        shape.moved(0.0, 0.0 if region.raises_mm else raised)
+        for region in behind
+        for shape in region.shapes(near)
+    )
+    cuts = {one.held.key: draw(one.made) for one in made.holds}
+    held = tuple(shape.moved(0.0, raised) for shape in held_shapes(made, cuts))
     reaches = [region.reach(near) for region in body.regions]
+    reaches += [_reach(shape) for shape in held]
     mold = body.shape
     room = () if body.formed else mold.section(0.0, mold.height_mm)
+    dimensions = (
+        *heights(body),
+        *(dimension for part in body.parts for dimension in part.dimensions(body)),
+    )
     return Cut(
         width_mm=max(
             [*(2 * x for loop in room for x, _ in loop), *(wide for wide, _ in reaches)],
             default=mold.across_mm,
         ),
-        height_mm=max([mold.height_mm, body.top_mm, *(high for _, high in reaches)]),
+        height_mm=raised + max([mold.height_mm, body.top_mm, *(high for _, high in reaches)]),
         mold_width_mm=mold.across_mm,
         rim_mm=mold.height_mm,
-        level_mm=body.top_mm,
-        mold=room,
-        section=section,
-        dimensions=(
-            *heights(body),
-            *(dimension for part in body.parts for dimension in part.dimensions(body)),
-        ),
-        top=_top_view(made, section),
+        level_mm=raised + body.top_mm,
+        mold=tuple(shifted(loop, 0.0, raised) for loop in room),
+        section=(*section, *held),
+        dimensions=tuple(one.raised(raised) for one in dimensions) if raised else dimensions,
+        top=_top_view(made, section, tuple(held_from_above(made, cuts))),
         views=tuple(view for part in body.parts for view in part.views(made)),
     )
 
 
-def _top_view(made: MeasuredDessert, section: tuple[Shape, ...]) -> TopView:
+def _reach(shape: Shape) -> tuple[float, float]:
+    points = [point for loop in shape.loops for point in loop]
+    return 2 * max(abs(x) for x, _ in points), max(z for _, z in points)
+
+
+def _top_view(
+    made: MeasuredDessert, section: tuple[Shape, ...], held: tuple[Shape, ...]
+) -> TopView:
     body, near = made.body, made.near
     coated = sum(film.side_mm for film in body.films)
     edge = near.outer.from_above.grown(coated)
@@ -101,13 +119,15 @@ def _top_view(made: MeasuredDessert, section: tuple[Shape, ...]) -> TopView:
         for region in body.regions
         if (loop := region.hidden_edge())
     )
+    behind = sorted(body.regions, key=lambda one: _FROM_THE_BACK[one.drawn])
     lying = tuple(
         Shape(region.part, region.layer, 0, region.drawn.name, region.formula, loops)
-        for region in body.regions
+        for region in behind
         if (loops := region.on_top(near))
     )
     seen = body.films[-1].formula if body.films else _uppermost(body, section)
-    view = TopView(edge.outline(), seen, hidden, cuts, portion, lying, (hole,) if hole else ())
+    on_it = (*lying, *held)
+    view = TopView(edge.outline(), seen, hidden, cuts, portion, on_it, (hole,) if hole else ())
     return _lengthwise(view) if body.shape.symmetry == "long" else view
 
 

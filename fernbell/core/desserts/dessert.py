@@ -5,29 +5,56 @@ from dataclasses import dataclass
 
 from fernbell.core.desserts.body import Body, Built
 from fernbell.core.desserts.division import DIVISIONS
-from fernbell.core.desserts.part import Part
+from fernbell.core.desserts.part import LARGEST_MM, Part
 from fernbell.core.desserts.portions import Portions, division_in
+from fernbell.core.desserts.regions import Enclosed
 from fernbell.core.desserts.rules import BUILT_AS, RULES, Core
 from fernbell.core.errors import CoreError
+from fernbell.core.field import Field, check_fields
 from fernbell.core.molds import Solid, turned_over
+
+MOST_HELD = 100
+HELD_FIELDS = (
+    Field("each", "How many", least=1, most=MOST_HELD, first=1),
+    Field("inside_mm", "Inside, above the board", most=LARGEST_MM, empty="set on it"),
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """Another dessert set on this one, so many of it; or inside, so far above the board [mm]."""
+
+    key: str
+    dessert: "Dessert"
+    each: int = 1
+    inside_mm: float | None = None
+
+    def __post_init__(self) -> None:
+        check_fields(self, HELD_FIELDS)
+        if self.inside_mm is not None and self.each > 1:
+            raise CoreError("each", self.each, "one inside another: the rest is set on it")
 
 
 @dataclass(frozen=True, slots=True)
 class Dessert:
-    """Parts in a mold, listed from the top down as they are seen in the cut."""
+    """Parts in a mold, listed from the top down as they are seen in the cut.
+
+    It `holds` other desserts: a dome on a tart, a small puff in a large one, all of a box.
+    """
 
     name: str
     mold: Solid
     parts: tuple[Part, ...]
     portions: Portions
     built: Built = "upright"
+    holds: tuple[Held, ...] = ()
 
     def __post_init__(self) -> None:
         for rule in RULES:
             own = sum(isinstance(part, rule) for part in self.parts)
             if rule.words.once and own > 1:
                 raise CoreError("parts", f"two {rule.words.rule}s", rule.words.once)
-        keys = [part.key for part in self.parts]
+        keys = [*(part.key for part in self.parts), *(held.key for held in self.holds)]
         if len(set(keys)) < len(keys):
             raise CoreError("parts", "a key used twice", "parts with keys of their own")
         own_cut = division_in(self.mold)
@@ -79,7 +106,12 @@ def lay_out(dessert: Dessert) -> Body:
     """
     stands = dessert.mold if dessert.built == "upright" else turned_over(dessert.mold)
     core = next((part.across_mm for part in dessert.parts if isinstance(part, Core)), 0.0)
-    body = Body(stands, dessert.built, core_mm=core)
+    inside = tuple(
+        Enclosed(held.key, held.dessert.name, lay_out(held.dessert).outer, held.inside_mm)
+        for held in dessert.holds
+        if held.inside_mm is not None
+    )
+    body = Body(stands, dessert.built, core_mm=core, enclosed=inside)
     for part in sorted(_upwards(dessert), key=lambda one: (BUILT_AS[one.rule], one.stands_mm)):
         body = body.with_part(part)
     return body
@@ -97,6 +129,8 @@ def formulas_used(dessert: Dessert) -> Iterable[str]:
     """
     for part in sorted(_upwards(dessert), key=lambda one: BUILT_AS[one.rule]):
         yield from (use.formula for use in reversed(part.uses()))
+    for held in dessert.holds:
+        yield from formulas_used(held.dessert)
 
 
 def _upwards(dessert: Dessert) -> tuple[Part, ...]:

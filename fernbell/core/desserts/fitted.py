@@ -143,6 +143,7 @@ def blind_paper(part: str, formula: str, mold: Solid) -> View:
         ),
         tuple((_around(floor, turn), _around(radius, turn)) for turn in turns),
         dimensions=(lengthwise(part, -radius, radius, -radius),),
+        part=part,
     )
 
 

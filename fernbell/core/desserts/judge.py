@@ -4,6 +4,7 @@ from collections.abc import Iterable, Iterator
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.holding import judge_held
 from fernbell.core.desserts.judge_formulas import judge_formulas
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.findings import Finding, Severity
@@ -26,6 +27,7 @@ def judge(made: MeasuredDessert, portion: Working | None) -> tuple[Finding, ...]
     """
     return (
         *(finding for part in made.body.parts for finding in part.judge(made)),
+        *judge_held(made),
         *judge_formulas(made.dessert, made.parts, made.near.readings),
         *_portion(portion, made.division.count, made.body),
     )

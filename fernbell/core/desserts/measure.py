@@ -14,6 +14,7 @@ from fernbell.core.working import Working
 if TYPE_CHECKING:
     from fernbell.core.desserts.body import Body
     from fernbell.core.desserts.dessert import Dessert
+    from fernbell.core.desserts.holding import HeldMade
 
 Readings = Mapping[str, FormulaReading]
 
@@ -47,7 +48,8 @@ class PartResult:
 class MeasuredDessert:
     """A dessert laid out, divided and measured, before it is judged and drawn.
 
-    `others_g` is by part what other sizes of an order pour from the same jug.
+    `others_g` is by part what other sizes of an order pour from the same jug, `holds` what other
+    desserts it holds.
     """
 
     dessert: "Dessert"
@@ -58,6 +60,7 @@ class MeasuredDessert:
     division_working: Working | None
     parts: tuple[PartResult, ...]
     others_g: Mapping[str, float] = field(default_factory=dict)
+    holds: "tuple[HeldMade, ...]" = ()
 
     def result(self, part: str, layer: str | None = None) -> PartResult:
         """What a part takes, or a layer of it."""
@@ -66,6 +69,10 @@ class MeasuredDessert:
     def name(self, part: str, layer: str | None = None) -> str:
         """What a part is called, or a layer of it."""
         return self.result(part, layer).name
+
+    def number(self, part: str) -> float:
+        """What a part goes by in one dessert: its pieces, its drips [1]."""
+        return self.result(part).measure.value / self.count
 
     def called(self, part: str) -> str:
         """What a part is called as a whole: by its own name, or by what is uppermost in it."""

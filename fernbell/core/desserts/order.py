@@ -131,9 +131,16 @@ def _shared_pour(one: MeasuredDessert, others_g: Mapping[str, float]) -> Measure
 def _demands(each: Sequence[MeasuredDessert]) -> Iterator[Wanted]:
     for one in each:
         size = f", {one.dessert.mold.size_words()}" if len(each) > 1 else ""
-        for part in one.parts:
-            if part.make is not None:
-                yield Wanted(part.formula, part.make.value, f"{part.name}{size}")
+        yield from _wanted(one, size)
+
+
+def _wanted(one: MeasuredDessert, where: str) -> Iterator[Wanted]:
+    """What it is made of, and what the desserts are made of that it holds."""
+    for part in one.parts:
+        if part.make is not None:
+            yield Wanted(part.formula, part.make.value, f"{part.name}{where}")
+    for held in one.holds:
+        yield from _wanted(held.made, f", {held.name}{where}")
 
 
 def _takes(demands: Sequence[Wanted], readings: Mapping[str, FormulaReading]) -> tuple[Take, ...]:

@@ -1,7 +1,7 @@
 """Distances seen on the cut, and how near a solid comes to the wall."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 from fernbell.core.desserts.practice import is_short
@@ -23,6 +23,11 @@ class Dimension:
     end: Point
     value_mm: float
     short: bool = False
+
+    def raised(self, by_mm: float) -> "Dimension":
+        """The same so much higher [mm]."""
+        (x0, y0), (x1, y1) = self.start, self.end
+        return replace(self, start=(x0, y0 + by_mm), end=(x1, y1 + by_mm))
 
 
 def heights(body: "Body") -> Iterator[Dimension]:
@@ -76,7 +81,8 @@ def beside(body: "Body", block: Block, least_mm: float) -> Dimension:
     """
     gap, rim = body.gap(block), body.mold.height_mm
     middle, reach = (block.low_mm + block.high_mm) / 2, block.across_mm / 2
+    x = max(block.middles_mm, key=abs)
     half = body.mold.plan_at(min(middle, rim)).length_mm / 2
-    wall, edge = (half, block.x_mm + reach) if block.x_mm > 0 else (-half, block.x_mm - reach)
+    wall, edge = (half, x + reach) if x > 0 else (-half, x - reach)
     short = is_short(gap, least_mm)
     return Dimension(block.part, block.layer, "side", (wall, middle), (edge, middle), gap, short)

@@ -1,12 +1,13 @@
 """What a dessert takes: volume and mass of every part, weights, portions, findings, the cut."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
 
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.cut import Cut, draw
 from fernbell.core.desserts.dessert import Dessert, from_the_top, lay_out
 from fernbell.core.desserts.division import Division
+from fernbell.core.desserts.holding import HeldMade, HeldResult, how_many
 from fernbell.core.desserts.judge import judge, worst_first
 from fernbell.core.desserts.masses import for_all, portion_mass, total
 from fernbell.core.desserts.measure import MeasuredDessert, PartResult, Readings, measure_region
@@ -35,7 +36,8 @@ class Solved:
     `liner` is the strip of upright walls; None where nothing is lined with one.
 
     `division` is where the knife goes, `division_working` its number where it goes by weight;
-    `stages` is the building, `words` the cut as it is read aloud.
+    `stages` is the building, `words` the cut as it is read aloud, `holds` what other desserts
+    are on or in it.
     """
 
     count: int
@@ -53,6 +55,7 @@ class Solved:
     cut: Cut
     stages: tuple[Stage, ...]
     words: tuple[str, ...]
+    holds: tuple[HeldResult, ...] = ()
 
 
 def measured(dessert: Dessert, readings: Readings, count: int) -> MeasuredDessert:
@@ -77,7 +80,11 @@ def measured(dessert: Dessert, readings: Readings, count: int) -> MeasuredDesser
     before = _results(
         body, (region for region in body.regions if not region.by_portion), near, count
     )
-    plain = _finished(before)
+    holds = tuple(
+        HeldMade(one, measured(one.dessert, readings, how_many(count, one.each, MOST_DESSERTS)))
+        for one in dessert.holds
+    )
+    plain = _finished(before, holds)
     division, working = divide(
         dessert.portions,
         body.shape,
@@ -86,7 +93,7 @@ def measured(dessert: Dessert, readings: Readings, count: int) -> MeasuredDesser
     )
     near = replace(near, division=division)
     parts = (*before, *_results(body, by_portion, near, count))
-    return MeasuredDessert(dessert, count, body, near, division, working, parts)
+    return MeasuredDessert(dessert, count, body, near, division, working, parts, holds=holds)
 
 
 def _results(
@@ -110,6 +117,11 @@ class Size:
         """Results as they are listed: parts, and layers within an insert, from the top down."""
         place = {key: at for at, key in enumerate(from_the_top(self.made.dessert))}
         return tuple(sorted(self.made.parts, key=lambda one: place[one.part, one.layer]))
+
+    @property
+    def all_parts(self) -> tuple[PartResult, ...]:
+        """Also those of the desserts it holds, each as much as one of it has of them [g]."""
+        return (*self.parts, *_of_held(self.made, 1))
 
     def solved(self) -> Solved:
         """Everything that follows: totals, findings, cut, stages and words [g, mm]."""
@@ -135,6 +147,16 @@ class Size:
             cut=cut,
             stages=build_stages(made, cut.section),
             words=cut_words(made),
+            holds=tuple(
+                HeldResult(
+                    one.held.key,
+                    one.name,
+                    one.held.each,
+                    one.held.dessert.mold.size_words(),
+                    _weight(one),
+                )
+                for one in made.holds
+            ),
         )
 
 
@@ -149,17 +171,38 @@ def size_of(made: MeasuredDessert, said: Iterable[Finding]) -> Size:
     Source:
         geometry and common practice; each finding names its own.
     """
-    finished = _finished(made.parts)
+    finished = _finished(made.parts, made.holds)
     portion = portion_mass(finished, made.division.count) if finished else None
     return Size(made, finished, portion, worst_first((*judge(made, portion), *said)))
 
 
-def _finished(parts: tuple[PartResult, ...]) -> Working | None:
-    """The sum of all parts, None while one of them is unknown or there is none."""
+def _finished(parts: tuple[PartResult, ...], holds: tuple[HeldMade, ...]) -> Working | None:
+    """The sum of all parts and of what it holds, None while one is unknown or there is none."""
     named = tuple(_served(part, part.mass.value) for part in parts if part.mass is not None)
-    if not named or len(named) < len(parts):
+    others = [(one, _weight(one)) for one in holds]
+    also = tuple((f"{one.held.each} × {one.name}", mass.value) for one, mass in others if mass)
+    if not (named or also) or len(named) < len(parts) or len(also) < len(holds):
         return None
-    return total("Finished weight", "g", named)
+    return total("Finished weight", "g", (*named, *also))
+
+
+def _of_held(made: MeasuredDessert, each: int) -> Iterator[PartResult]:
+    for one in made.holds:
+        several = each * one.held.each
+        for part in one.made.parts:
+            name, mass = f"{part.name}, {one.name}", part.mass
+            key = f"{one.held.key}/{part.part}"
+            own = for_all(f"{name} in one dessert", mass, several) if mass else None
+            yield replace(part, part=key, name=name, mass=own)
+        yield from _of_held(one.made, several)
+
+
+def _weight(one: HeldMade) -> Working | None:
+    """What it holds of another dessert weighs together."""
+    finished = _finished(one.made.parts, one.made.holds)
+    if finished is None:
+        return None
+    return for_all(f"{one.held.each} × {one.name}", finished, one.held.each)
 
 
 def _served(part: PartResult, mass_g: float) -> tuple[str, float]:
@@ -172,4 +215,5 @@ def _served(part: PartResult, mass_g: float) -> tuple[str, float]:
 def _height(body: Body) -> Working:
     top = "to the top of the fill" if body.rest else "top of the highest part"
     coats = tuple(("coat on top", film.thick_mm) for film in body.films)
-    return total("Finished height", "mm", ((top, body.top_mm), *coats))
+    feet = tuple(("foot under it", one.raises_mm) for one in body.regions if one.raises_mm)
+    return total("Finished height", "mm", ((top, body.top_mm), *coats, *feet))

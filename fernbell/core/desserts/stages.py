@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.holding import held_steps
 from fernbell.core.desserts.measure import MeasuredDessert, Readings
 from fernbell.core.desserts.regions import Shape, ShapeKey, liner_sheet, strip_length
 from fernbell.core.desserts.step import BuildStep, Moment
@@ -12,6 +13,10 @@ from fernbell.core.formulas import Wait, wait_words
 from fernbell.core.formulas.method import WaitKind
 from fernbell.core.working import COMMON_PRACTICE, Working, figure_text
 
+_JOINING = (
+    "both rims on a warm tray for about 3 s, pressed together at once; the seam wiped with a "
+    "gloved finger"
+)
 _COLD = {WaitKind.CHILL, WaitKind.FREEZE, WaitKind.THAW}
 
 
@@ -23,7 +28,8 @@ class Stage:
     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
     `aside` says that it stands by itself, on a board of its own. `ahead` says what the formulas
     used here need before. The wait begins when the stage is done; `wait_source` says who asks
-    for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut.
+    for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut;
+    `lowered_mm` says how much lower it is drawn while what raises it is not under it yet.
     """
 
     code: str
@@ -41,6 +47,7 @@ class Stage:
     wait_source: str = ""
     cold: bool = False
     flat: tuple[Shape, ...] = ()
+    lowered_mm: float = 0.0
 
 
 def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage, ...]:
@@ -58,30 +65,49 @@ def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage
         common practice; waits are the methods' own where they name one.
     """
     body = made.body
-    if not body.solids and body.rest is None:
+    if not body.solids and body.rest is None and not made.holds:
         return ()
     steps = [step for part in body.parts for step in part.steps(made)]
+    steps += held_steps(made, tuple(section))
     readings = made.near.readings
     place = {shape.key: at for at, shape in enumerate(section)}
     turned = not body.is_upright
     stages: list[Stage] = []
     standing: tuple[int, ...] = ()
-    for step in _at(steps, Moment.BESIDE):
+    for step in _beside(steps):
         stages.append(_stage(step, (), place, readings, aside=True))
     for step in _in_the_mold(body, steps):
         stage = _stage(step, standing, place, readings, in_mold=True, turned=turned)
         standing = stage.shows
         stages.append(stage)
+    feet = {place[made.shape(one)]: one.raises_mm for one in body.regions if one.raises_mm}
     frozen = any(one.wait and one.wait.kind is WaitKind.FREEZE for one in stages)
     for step in _out_of_the_mold(body, steps, readings, frozen=frozen):
         stage = _stage(step, standing, place, readings)
         standing = stage.shows
         stages.append(stage)
-    return tuple(stages)
+    if not feet:
+        return tuple(stages)
+    return tuple(replace(one, lowered_mm=_lacking(one, feet)) for one in stages)
+
+
+def _lacking(stage: Stage, feet: dict[int, float]) -> float:
+    return sum(high for at, high in feet.items() if at not in stage.shows)
 
 
 def _at(steps: Iterable[BuildStep], moment: Moment) -> list[BuildStep]:
     return [step for step in steps if step.moment is moment]
+
+
+def _beside(steps: Iterable[BuildStep]) -> list[BuildStep]:
+    """What is made beside the mold, part by part; what follows a step comes right after it."""
+    every = _at(steps, Moment.BESIDE)
+    found = [step for step in every if not step.after]
+    for step in every:
+        if step.after:
+            before = [at for at, one in enumerate(found, start=1) if one.code == step.after]
+            found.insert(before[0] if before else len(found), step)
+    return found
 
 
 def _stage(
@@ -177,6 +203,8 @@ def _out_of_the_mold(
         says = f"{figure_text(body.roll.trim_mm)} mm off each end, {kept}"
         unmold = BuildStep(Moment.OVER, "trim", "Trim", says)
     over = _at(steps, Moment.OVER)
+    if body.mold.in_halves:
+        over = [BuildStep(Moment.OVER, "join", "Join the halves", _JOINING), *over]
     if body.served_in_it or body.is_hollow:
         yield from (*over, *_at(steps, Moment.SERVICE))
         return

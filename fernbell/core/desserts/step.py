@@ -25,7 +25,7 @@ class BuildStep:
 
     `usual` is the wait where no method names one; `flat` is drawn instead where it is not yet as
     it will be cut, a sheet before it is rolled; `low_mm` and `high_mm` say between which
-    heights it goes into the mold.
+    heights it goes into the mold; `after` names the step beside the mold that it follows.
     """
 
     moment: Moment
@@ -39,3 +39,21 @@ class BuildStep:
     flat: tuple[Shape, ...] = ()
     low_mm: float = 0.0
     high_mm: float = 0.0
+    after: str = ""
+
+
+def torch_step(name: str) -> BuildStep:
+    """Browning what lies on top, with what it takes to stay safe.
+
+    Args:
+        name: what is browned [text].
+    Returns:
+        the step [BuildStep].
+    Source:
+        common practice; the house's rules for open flame come first.
+    """
+    says = (
+        "with the torch, moving all the time; no paper, film or sleeve near, the gas closed at "
+        "once. The rules for open flame of the house and the local code come first"
+    )
+    return BuildStep(Moment.OVER, "torch", f"Brown {name}", says)

@@ -12,7 +12,8 @@ from fernbell.core.molds import Loop
 class View:
     """One further drawing, x to the right and y upwards or away from the cook [mm].
 
-    `cuts` is where the knife goes, `portion` one portion, `dimensions` what is measured on it.
+    `cuts` is where the knife goes, `portion` one portion, `dimensions` what is measured on it;
+    of a `part` it is shown with that part alone.
     """
 
     title: str
@@ -20,6 +21,7 @@ class View:
     cuts: tuple[Stroke, ...] = ()
     portion: Loop = ()
     dimensions: tuple[Dimension, ...] = ()
+    part: str | None = None
 
 
 def lengthwise(part: str, start_mm: float, end_mm: float, y_mm: float) -> Dimension:

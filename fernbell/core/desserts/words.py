@@ -24,3 +24,8 @@ def _sentences(made: MeasuredDessert) -> Iterator[str]:
     yield f"{made.dessert.name}, cut through the middle: {size}, {top} mm high before coating."
     for part in made.body.parts:
         yield from part.sentences(made)
+    for one in made.holds:
+        inside = one.held.inside_mm
+        where = "on it" if inside is None else f"inside, {figure_text(inside)} mm above the board"
+        size = one.held.dessert.mold.size_words()
+        yield f"It holds {one.held.each} × {one.name}, {size}, {where}."

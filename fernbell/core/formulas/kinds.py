@@ -19,24 +19,66 @@ class Kind:
 
 
 KINDS: Mapping[str, Kind] = {
-    "crumble": Kind("crumb", ("base", "insert", "garnish", "lining", "tier", "disc"), baked=True),
+    "crumble": Kind(
+        "crumb",
+        ("base", "insert", "garnish", "lining", "tier", "disc", "leaf", "crust", "foot"),
+        baked=True,
+    ),
     "paste": Kind(
-        "crumb", ("base", "insert", "garnish", "lining", "tier", "puff", "disc"), baked=True
+        "crumb",
+        ("base", "insert", "garnish", "lining", "tier", "puff", "disc", "leaf", "foot"),
+        baked=True,
     ),
-    "sponge": Kind("sponge", ("base", "insert", "band", "garnish", "tier", "roll"), baked=True),
-    "mousse": Kind("airy", ("fill", "insert", "garnish", "tier", "core", "roll")),
-    "meringue": Kind("airy", ("garnish", "base", "insert", "fill", "tier"), baked=True),
-    "cream": Kind("smooth", ("insert", "fill", "garnish", "coat", "tier", "core", "roll")),
-    "ganache": Kind("smooth", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
-    "custard": Kind("smooth", ("insert", "fill", "garnish", "tier", "core", "roll")),
+    "sponge": Kind(
+        "sponge", ("base", "insert", "band", "garnish", "tier", "roll", "leaf", "foot"), baked=True
+    ),
+    "mousse": Kind("airy", ("fill", "insert", "garnish", "tier", "core", "roll", "piped")),
+    "meringue": Kind(
+        "airy", ("garnish", "base", "insert", "fill", "tier", "piped", "leaf", "foot"), baked=True
+    ),
+    "cream": Kind(
+        "smooth", ("insert", "fill", "garnish", "coat", "tier", "core", "roll", "piped", "sauce")
+    ),
+    "ganache": Kind(
+        "smooth",
+        ("insert", "fill", "coat", "garnish", "tier", "core", "roll", "piped", "drip", "sauce"),
+    ),
+    "custard": Kind(
+        "smooth", ("insert", "fill", "garnish", "tier", "core", "roll", "piped", "sauce")
+    ),
     "chocolate": Kind(
-        "smooth", ("band", "coat", "garnish", "base", "insert", "lining", "disc"), baked=True
+        "smooth",
+        (
+            "band",
+            "coat",
+            "garnish",
+            "base",
+            "insert",
+            "lining",
+            "disc",
+            "leaf",
+            "drip",
+            "crust",
+            "foot",
+        ),
+        baked=True,
     ),
-    "fruit": Kind("set", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
-    "glaze": Kind("liquid", ("coat", "insert", "garnish")),
-    "caramel": Kind("liquid", ("insert", "fill", "coat", "garnish", "tier", "core", "roll")),
-    "crisp": Kind("crisp", ("garnish", "base", "insert", "lining", "tier"), baked=True),
-    "syrup": Kind("liquid", ("soak", "coat", "fill", "insert", "garnish", "tier")),
+    "fruit": Kind(
+        "set", ("insert", "fill", "coat", "garnish", "tier", "core", "roll", "sauce", "leaf")
+    ),
+    "glaze": Kind("liquid", ("coat", "insert", "garnish", "drip", "sauce")),
+    "caramel": Kind(
+        "liquid",
+        ("insert", "fill", "coat", "garnish", "tier", "core", "roll", "drip", "sauce", "leaf"),
+    ),
+    "crisp": Kind(
+        "crisp",
+        ("garnish", "base", "insert", "lining", "tier", "leaf", "crust", "foot"),
+        baked=True,
+    ),
+    "syrup": Kind(
+        "liquid", ("soak", "coat", "fill", "insert", "garnish", "tier", "sauce", "crust")
+    ),
     "preparation": Kind("smooth"),
 }
 

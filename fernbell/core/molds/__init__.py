@@ -1,8 +1,9 @@
 """Molds as solids: volumes, partial fills, surfaces and outlines of every form there is."""
 
+from fernbell.core.molds.between import Between
 from fernbell.core.molds.fluted import Fluted
 from fernbell.core.molds.forms import FORMS, Mold
-from fernbell.core.molds.freehand import Freehand, drawn_round
+from fernbell.core.molds.freehand import Freehand, drawn_round, spaced
 from fernbell.core.molds.gutter import Extrusion, Gutter, lying
 from fernbell.core.molds.halves import Halves
 from fernbell.core.molds.loaf import Loaf
@@ -33,6 +34,7 @@ __all__ = [
     "UNITS",
     "Alternative",
     "Alternatives",
+    "Between",
     "Corner",
     "Extrusion",
     "Fluted",
@@ -75,6 +77,7 @@ __all__ = [
     "outline_of_path",
     "read_stl",
     "read_wish",
+    "spaced",
     "trays",
     "trued",
     "turned_over",

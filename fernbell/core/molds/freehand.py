@@ -163,14 +163,28 @@ def evenly(corners: Loop, count: int) -> Freehand:
     Source:
         definition.
     """
+    points = spaced(corners, count)
+    by = math.sqrt(abs(shoelace(corners) / shoelace(points)))
+    return Freehand(points).scaled(by)
+
+
+def spaced(corners: Loop, count: int) -> Loop:
+    """So many points on an outline, as far from each other along it, the first due east.
+
+    Args:
+        corners: an outline around the origin, counter-clockwise, shape (n, 2) [mm].
+        count: how many points [1].
+    Returns:
+        the points [mm].
+    Source:
+        definition.
+    """
     ring = LinearRing(corners)
     east = ring.intersection(LineString([(0.0, 0.0), (1e4, 0.0)]))
     begin = ring.project(east if isinstance(east, ShapelyPoint) else ShapelyPoint(1e4, 0.0))
     ways = (begin + ring.length * np.arange(count) / count) % ring.length
     found = shapely.get_coordinates(shapely.line_interpolate_point(ring, ways))
-    points = [(float(x), float(y)) for x, y in found]
-    by = math.sqrt(abs(shoelace(corners) / shoelace(tuple(points))))
-    return Freehand(tuple(points)).scaled(by)
+    return tuple((float(x), float(y)) for x, y in found)
 
 
 def _triangles(

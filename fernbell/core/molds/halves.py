@@ -28,6 +28,7 @@ class Halves(Revolved):
     form: Literal["halves"] = "halves"
 
     seen = "widest level"
+    in_halves = True
 
     def __post_init__(self) -> None:
         check_fields(self, _FIELDS)

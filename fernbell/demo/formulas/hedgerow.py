@@ -61,6 +61,23 @@ HEDGEROW = (
         job="sponge.roulade",
     ),
     DemoFormula(
+        "bay-syrup",
+        "Bay syrup",
+        "syrup",
+        "leaf",
+        (
+            line("water", 300, "boil"),
+            line("sugar", 160, "boil"),
+            infused("bay", 3, "boil"),
+        ),
+        (
+            step("boil", "Boil once, cover, infuse 20 min, strain.", 100, 1),
+            step("brush", "Brush on cold.", 8),
+        ),
+        losses(0, 2),
+        job="syrup.soak",
+    ),
+    DemoFormula(
         "blackcurrant-set",
         "Blackcurrant, set",
         "fruit",

@@ -16,6 +16,7 @@ from fernbell.server.desserts.rows import (
     DESSERT,
     STACK,
     entry_of,
+    held_by,
     molds_named,
     molds_on_shelf,
     parts_of_stack,
@@ -55,14 +56,16 @@ stack_router = routes_of(STACK, StackOut, StackOut)
 
 def _sizes(request: MemberRequest, entry: DessertIn) -> list[assemble.Sized]:
     require(request.auth, Act.READ)
-    return assemble.sized(entry, molds_on_shelf(request.auth, entry))
+    molds = molds_on_shelf(request.auth, entry)
+    return assemble.sized(entry, molds, held_by(request.auth, entry))
 
 
 def _drawn(request: MemberRequest, entry: DessertIn) -> CoreDessert:
     """The size an entry's parts are drawn in; its other sizes are not looked at."""
     require(request.auth, Act.READ)
     alone = entry.model_copy(update={"sizes": []})
-    return assemble.drawn(alone, molds_on_shelf(request.auth, alone)[entry.mold])
+    mold = molds_on_shelf(request.auth, alone)[entry.mold]
+    return assemble.drawn(alone, mold, held_by(request.auth, alone))
 
 
 def _saved(request: MemberRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
@@ -71,7 +74,7 @@ def _saved(request: MemberRequest, row_id: UUID, count: int | None) -> list[asse
     saved = entry_of(request.auth, row_id)
     entry = saved.model_copy(update={"count": count}) if count else saved
     molds = molds_named(request.auth, frozenset(key for _, key in assemble.molds_of(entry)))
-    return assemble.sized(entry, molds)
+    return assemble.sized(entry, molds, held_by(request.auth, entry, (row_id,)))
 
 
 def _as_json(request: MemberRequest, sizes: list[assemble.Sized], key: str) -> HttpResponse:

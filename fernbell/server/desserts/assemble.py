@@ -2,15 +2,18 @@
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
+from types import MappingProxyType
 from typing import Any, cast
 from uuid import UUID
 
 from fernbell.core.desserts import (
     Bite,
     Dessert,
+    Held,
     Order,
     Portions,
     Solved,
+    formulas_used,
     portions_for,
     refit,
     said_each_way,
@@ -38,6 +41,7 @@ from fernbell.server.molds.models import Mold
 from fernbell.server.molds.schemas import Shape
 
 Molds = Mapping[UUID, Mold]
+Others = Mapping[UUID, Dessert]
 
 FIRST = ""
 """Key of a dessert's own size; the others have keys of their own."""
@@ -67,22 +71,27 @@ def molds_of(entry: DessertIn) -> Iterator[tuple[str, UUID]]:
         yield f"sizes.{place}.mold", size.mold
 
 
-def drawn(entry: DessertIn, mold: Mold) -> Dessert:
+def drawn(entry: DessertIn, mold: Mold, others: Others = MappingProxyType({})) -> Dessert:
     """An entry's own size as a core value; without portions it is divided as is usual.
 
-    Core refuses what cannot be: two fills, wedges of a frame, a key used twice.
+    `others` are the desserts it holds. Core refuses what cannot be: two fills, wedges of a
+    frame, a key used twice.
     """
     shape = mold_of(mold)
     own = entry.portions or portions_for(shape)
-    dessert = Dessert(entry.name, shape, tuple(entry.parts), own, entry.built or usual_build(shape))
+    built = entry.built or usual_build(shape)
+    holds = tuple(
+        Held(one.key, others[one.dessert], one.each, one.inside_mm) for one in entry.holds
+    )
+    dessert = Dessert(entry.name, shape, tuple(entry.parts), own, built, holds)
     return dessert if entry.portions else replace(dessert, portions=portions_for(shape_of(dessert)))
 
 
-def sized(entry: DessertIn, molds: Molds) -> list[Sized]:
+def sized(entry: DessertIn, molds: Molds, others: Others = MappingProxyType({})) -> list[Sized]:
     """Every size of an entry as a core value, its own first; what follows it is refitted."""
-    first = drawn(entry, molds[entry.mold])
-    others = [_size(first, size, molds[size.mold]) for size in entry.sizes]
-    return [Sized(FIRST, molds[entry.mold], first, entry.count), *others]
+    first = drawn(entry, molds[entry.mold], others)
+    more = [_size(first, size, molds[size.mold]) for size in entry.sizes]
+    return [Sized(FIRST, molds[entry.mold], first, entry.count), *more]
 
 
 def _size(first: Dessert, size: SizeIn, mold: Mold) -> Sized:
@@ -95,19 +104,19 @@ def _size(first: Dessert, size: SizeIn, mold: Mold) -> Sized:
 
 def solved(member: Member, sizes: Sequence[Sized]) -> Order:
     """Every size worked out with the kitchen's formulas. One query."""
-    keys = {key for size in sizes for _, key in formulas_of(size.dessert.parts) if is_uuid(key)}
+    keys = {key for size in sizes for key in formulas_used(size.dessert) if is_uuid(key)}
     return solve_order([(size.dessert, size.count) for size in sizes], book_for(member, keys))
 
 
 def bite_of(member: Member, sizes: Sequence[Sized], key: str) -> Bite | None:
     """A bite through the cut of the size asked for."""
-    keys = {one for each in sizes for _, one in formulas_of(each.dessert.parts) if is_uuid(one)}
+    keys = {one for each in sizes for one in formulas_used(each.dessert) if is_uuid(one)}
     book = book_for(member, keys, whole=True)
     order = solve_order([(size.dessert, size.count) for size in sizes], book)
     at = next((place for place, size in enumerate(sizes) if size.key == key), 0)
     altitude = member.kitchen.altitude_m
     mixes = {one: lines_of(book, one, altitude_m=altitude).as_is for one in keys}
-    return take_bite(order.sizes[at].parts, mixes)
+    return take_bite(order.sizes[at].all_parts, mixes)
 
 
 def worked_out(member: Member, sizes: Sequence[Sized], key: str) -> bytes:

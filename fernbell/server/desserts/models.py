@@ -11,7 +11,7 @@ class Dessert(Row):
     """A dessert of the kitchen; `parts`, `portions` and `sizes` are core's.
 
     `formulas` and `also_in` repeat the formulas its parts and the molds its other sizes name,
-    so that the database knows what is in use.
+    and `held` the desserts that it `holds`, so that the database knows what is in use.
     """
 
     mold = models.ForeignKey(Mold, on_delete=models.PROTECT, related_name="desserts")
@@ -22,6 +22,12 @@ class Dessert(Row):
     sizes = models.JSONField(default=list)
     formulas = models.ManyToManyField(Formula, related_name="desserts")
     also_in = models.ManyToManyField(Mold, related_name="also_in")
+    holds = models.JSONField(default=list)
+    held = models.ManyToManyField("self", symmetrical=False, related_name="held_by")
+
+    def users(self) -> set[str]:
+        """Names of the desserts that hold it."""
+        return set(self.held_by.filter(archived_at=None).values_list("name", flat=True))
 
 
 class Stack(Row):

@@ -6,6 +6,7 @@ from uuid import UUID
 
 from django.db.models import QuerySet
 
+from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert, Stack
 from fernbell.server.desserts.schemas import PARTS, DessertIn, StackIn
@@ -17,22 +18,28 @@ from fernbell.server.rows.kept import kept
 from fernbell.server.rows.policy import Keeper, rows
 from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs, find_in
 
+_DEEPEST = 4
+"""Desserts that hold each other, a box the first."""
+
 
 def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
     """Put an entry on a row; refuse molds and formulas that are not on the shelves."""
     molds = molds_on_shelf(member, data)
+    others = held_by(member, data, (row.pk,))
     used = known_formulas(member, "parts", data.parts)
     for place, size in enumerate(data.sizes):
         used |= known_formulas(member, f"sizes.{place}.parts", size.parts or [])
-    first, *_ = assemble.sized(data, molds)
+    first, *_ = assemble.sized(data, molds, others)
     row.name, row.mold, row.count = data.name, molds[data.mold], data.count
     row.built = first.dessert.built
     row.parts = assemble.parts_as_json(data.parts)
     row.portions = assemble.portions_as_json(first.dessert.portions)
     row.sizes = [size.model_dump(mode="json") for size in data.sizes]
+    row.holds = [held.model_dump(mode="json") for held in data.holds]
     row.save()
     row.formulas.set(_keys(used))
     row.also_in.set(_keys({size.mold for size in data.sizes}))
+    row.held.set(_keys(set(others)))
 
 
 def _keys(keys: set[UUID]) -> Any:
@@ -63,7 +70,7 @@ def molds_named(kitchen: UUID, keys: frozenset[UUID]) -> assemble.Molds:
 
 def snapshot(row: Dessert) -> Snapshot:
     """The row as an entry."""
-    fields = ("name", "built", "parts", "portions", "count", "sizes")
+    fields = ("name", "built", "parts", "portions", "count", "sizes", "holds")
     own = {field: getattr(row, field) for field in fields}
     return own | {"mold": str(row.mold_id)}
 
@@ -80,6 +87,28 @@ DESSERT = Shelf("dessert", Dessert, DessertIn, write, snapshot, related=("mold",
 def entry_of(kitchen: UUID, row_id: UUID) -> DessertIn:
     """A dessert of a kitchen as it is saved."""
     return DessertIn.model_validate(snapshot(find_in(kitchen, DESSERT, row_id)))
+
+
+def held_by(member: Keeper, entry: DessertIn, above: tuple[UUID, ...] = ()) -> assemble.Others:
+    """The desserts an entry holds, as core values; refuse those not on the shelf, and a circle.
+
+    `above` are the desserts it is held by itself, its own key the first.
+    """
+    others: dict[UUID, CoreDessert] = {}
+    for place, held in enumerate(entry.holds):
+        field = f"holds.{place}.dessert"
+        if held.dessert in above:
+            raise Invalid.field(field, "A dessert cannot hold itself.")
+        if len(above) >= _DEEPEST:
+            raise Invalid.field(field, f"At most {_DEEPEST} desserts in each other.")
+        row = rows(member, Dessert).filter(pk=held.dessert, archived_at=None).first()
+        if row is None:
+            raise Invalid.field(field, "This dessert is not on your shelf.")
+        own = entry_of(member, held.dessert)
+        mold = molds_named(member, frozenset((own.mold,)))[own.mold]
+        within = held_by(member, own, (*above, held.dessert))
+        others[held.dessert] = assemble.drawn(own, mold, within)
+    return others
 
 
 def known_formulas(member: Keeper, field: str, parts: list[Any]) -> set[UUID]:

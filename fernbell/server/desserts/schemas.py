@@ -3,20 +3,24 @@
 from typing import TYPE_CHECKING, Annotated, Any, Self, Union
 from uuid import UUID
 
+from django.db.models import Q
 from ninja import Schema
 from pydantic import Field, TypeAdapter, model_validator
 
-from fernbell.core.desserts import RULES, WAYS, Built, Solved, Take
+from fernbell.core.desserts import HELD_FIELDS, RULES, WAYS, Built, Solved, Take
 from fernbell.core.desserts import Shape as Outline
 from fernbell.core.errors import OutOfRange
+from fernbell.core.field import check_fields
 from fernbell.core.working import Working
 from fernbell.server.desserts.models import Dessert
+from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.schemas import FormulaLook
 from fernbell.server.molds.schemas import Shape
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
 MOST_PARTS = 40
 MOST_SIZES = 7
+MOST_HOLDS = 12
 
 if TYPE_CHECKING:
     Part = Any
@@ -43,10 +47,26 @@ class SizeIn(Entry):
     portions: Portions | None = None
 
 
+class HeldIn(Entry):
+    """Another dessert of the kitchen that stands on this one, or inside it at a height [mm]."""
+
+    key: Key
+    dessert: UUID
+    each: int = 1
+    inside_mm: float | None = None
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """As core allows it."""
+        check_fields(self, HELD_FIELDS)
+        return self
+
+
 class DessertIn(Entry):
     """A dessert as entered: parts from the top down, in one of the kitchen's molds.
 
-    Without portions it is divided, and built, as is usual for the mold; `sizes` are made beside it.
+    Without portions it is divided, and built, as is usual for the mold; `sizes` are made beside
+    it, and every one of them `holds` the same other desserts.
     """
 
     name: Name
@@ -56,6 +76,7 @@ class DessertIn(Entry):
     portions: Portions | None = None
     count: HowMany = 1
     sizes: list[SizeIn] = Field(default=[], max_length=MOST_SIZES)
+    holds: list[HeldIn] = Field(default=[], max_length=MOST_HOLDS)
 
     @model_validator(mode="after")
     def told_apart(self) -> Self:
@@ -81,12 +102,16 @@ class DessertOut(DessertBrief):
     parts: list[Part]
     portions: Portions
     sizes: list[SizeIn]
+    holds: list[HeldIn]
     made_of: list[FormulaLook]
 
     @staticmethod
     def resolve_made_of(row: Any) -> Any:
-        """Formulas of its parts, in all sizes."""
-        return row.formulas.order_by("name")
+        """Formulas of its parts, in all sizes, and of what it holds."""
+        if not row.holds:
+            return row.formulas.order_by("name")
+        used = Q(desserts=row) | Q(desserts__held_by=row) | Q(desserts__held_by__held_by=row)
+        return Formula.objects.filter(used).distinct().order_by("name")
 
     @staticmethod
     def resolve_mold(row: Dessert) -> UUID:

@@ -50,6 +50,7 @@ const NOTHING: House = {
   drawn: [],
   forms: [],
   cavities: NO_FIGURES.figure,
+  held: [],
   mesh_units: [],
 }
 

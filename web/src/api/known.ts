@@ -13,6 +13,7 @@ interface Known {
   formulas: FormulaLook
   ingredients: Called
   molds: Called
+  desserts: Called
 }
 export type KnownShelf = keyof Known
 
@@ -20,6 +21,7 @@ const known: { [S in KnownShelf]: Map<string, Known[S]> } = {
   formulas: shallowReactive(new Map()),
   ingredients: shallowReactive(new Map()),
   molds: shallowReactive(new Map()),
+  desserts: shallowReactive(new Map()),
 }
 
 /** Keep what an answer tells of some rows. */

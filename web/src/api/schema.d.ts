@@ -1800,6 +1800,11 @@ export interface components {
          * @description A thickness on the exposed surface, with run-off that is saved and a least pour.
          */
         Coat: {
+            /**
+             * Dipped
+             * @default false
+             */
+            dipped: boolean;
             /** Formula */
             formula: string;
             /** Key */
@@ -1901,8 +1906,9 @@ export interface components {
          * Cut
          * @description The section through the middle and the view from above, with the room they need [mm].
          *
-         *     `level_mm` is the height before coating: turned over, the floor of the mold. `mold` is the
-         *     room the mold has, as it is cut and as the dessert stands; nothing where it is out of it.
+         *     `level_mm` is the height above the board before coating: turned over, the floor of the mold.
+         *     `mold` is the room the mold has, as it is cut and as the dessert stands; nothing where it is
+         *     out of it.
          *     `views` are the further drawings that the parts need.
          */
         Cut: {
@@ -2049,7 +2055,8 @@ export interface components {
          * DessertIn
          * @description A dessert as entered: parts from the top down, in one of the kitchen's molds.
          *
-         *     Without portions it is divided, and built, as is usual for the mold; `sizes` are made beside it.
+         *     Without portions it is divided, and built, as is usual for the mold; `sizes` are made beside
+         *     it, and every one of them `holds` the same other desserts.
          */
         DessertIn: {
             /** Built */
@@ -2059,6 +2066,11 @@ export interface components {
              * @default 1
              */
             count: number;
+            /**
+             * Holds
+             * @default []
+             */
+            holds: components["schemas"]["HeldIn"][];
             /**
              * Mold
              * Format: uuid
@@ -2070,7 +2082,7 @@ export interface components {
              * Parts
              * @default []
              */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
             /**
@@ -2122,6 +2134,8 @@ export interface components {
             changed_by: string | null;
             /** Count */
             count: number;
+            /** Holds */
+            holds: components["schemas"]["HeldIn"][];
             /**
              * Id
              * Format: uuid
@@ -2139,7 +2153,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Revision */
@@ -2271,6 +2285,30 @@ export interface components {
              * @default false
              */
             overlaps: boolean;
+        };
+        /**
+         * Drip
+         * @description Drips that run so far, so far from each other.
+         */
+        Drip: {
+            /** Every Mm */
+            every_mm: number;
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "drip";
+            /** Runs Mm */
+            runs_mm: number;
         };
         /**
          * DripsOut
@@ -2542,6 +2580,30 @@ export interface components {
             form: "fluted";
             /** Height Mm */
             height_mm: number;
+        };
+        /**
+         * Foot
+         * @description A disc or plank that the finished dessert is set on, outside its mold.
+         */
+        Foot: {
+            /** Across Mm */
+            across_mm: number;
+            /** Formula */
+            formula: string;
+            /** Height Mm */
+            height_mm: number;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "foot";
         };
         /**
          * FormOut
@@ -3043,6 +3105,41 @@ export interface components {
             times: number;
         };
         /**
+         * HeldIn
+         * @description Another dessert of the kitchen that stands on this one, or inside it at a height [mm].
+         */
+        HeldIn: {
+            /**
+             * Dessert
+             * Format: uuid
+             */
+            dessert: string;
+            /**
+             * Each
+             * @default 1
+             */
+            each: number;
+            /** Inside Mm */
+            inside_mm?: number | null;
+            /** Key */
+            key: string;
+        };
+        /**
+         * HeldResult
+         * @description What a dessert holds of another: its name, how many on one, and what they weigh together.
+         */
+        HeldResult: {
+            /** Each */
+            each: number;
+            /** Key */
+            key: string;
+            mass: components["schemas"]["Working"] | null;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * HouseOut
          * @description Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
          *
@@ -3056,6 +3153,8 @@ export interface components {
             /** Forms */
             forms: components["schemas"]["FormOut"][];
             formulas: components["schemas"]["FormulasOut"];
+            /** Held */
+            held: components["schemas"]["FieldOut"][];
             /** Mesh Units */
             mesh_units: string[];
             pantry: components["schemas"]["PantryOut"];
@@ -3238,11 +3337,22 @@ export interface components {
          * Insert
          * @description Layers frozen in a smaller ring, given from the top down, its underside above the board.
          *
-         *     `offset_mm` is how far its middle lies from the dessert's, to the right in the cut.
+         *     `offset_mm` is how far its middle lies from the dessert's, to the right in the cut; `abreast`
+         *     are side by side there; `alike` it has the mold's own shape, a size smaller.
          */
         Insert: {
+            /**
+             * Abreast
+             * @default 1
+             */
+            abreast: number;
             /** Across Mm */
             across_mm: number;
+            /**
+             * Alike
+             * @default false
+             */
+            alike: boolean;
             /** Key */
             key: string;
             /** Layers */
@@ -3410,6 +3520,49 @@ export interface components {
              * @default
              */
             name: string;
+        };
+        /**
+         * Leaf
+         * @description So many pieces on one dessert, pointed at both ends; as wide as long they are discs.
+         */
+        Leaf: {
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /** Long Mm */
+            long_mm: number;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Pieces */
+            pieces: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "leaf";
+            /**
+             * Spare Percent
+             * @default 0
+             */
+            spare_percent: number;
+            /**
+             * Square
+             * @default false
+             */
+            square: boolean;
+            /**
+             * Standing
+             * @default false
+             */
+            standing: boolean;
+            /** Thickness Mm */
+            thickness_mm: number;
+            /** Wide Mm */
+            wide_mm: number;
         };
         /**
          * Leftover
@@ -4262,6 +4415,42 @@ export interface components {
             name: string;
         };
         /**
+         * Piped
+         * @description Mounds so wide and high, side by side unless they are further apart.
+         */
+        Piped: {
+            /** Across Mm */
+            across_mm: number;
+            /** Every Mm */
+            every_mm?: number | null;
+            /** Formula */
+            formula: string;
+            /** Height Mm */
+            height_mm: number;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Over All
+             * @default false
+             */
+            over_all: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "piped";
+            /**
+             * Torched
+             * @default false
+             */
+            torched: boolean;
+        };
+        /**
          * PlaceIn
          * @description A stack wanted in a dessert as it is drawn, and a new key for every part of it.
          */
@@ -4281,7 +4470,7 @@ export interface components {
          */
         Placed: {
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
         };
         /**
          * Pour
@@ -4414,7 +4603,7 @@ export interface components {
          */
         Proposed: {
             /** Part */
-            part: components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"];
+            part: components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"];
         };
         /**
          * Puff
@@ -4573,7 +4762,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
         };
@@ -4759,6 +4948,33 @@ export interface components {
             text: string;
             /** Title */
             title: string;
+        };
+        /**
+         * Sauce
+         * @description So many grams on every portion.
+         */
+        Sauce: {
+            /** Formula */
+            formula: string;
+            /**
+             * Hot
+             * @default false
+             */
+            hot: boolean;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Portion G */
+            portion_g: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "sauce";
         };
         /**
          * Savarin
@@ -5012,7 +5228,7 @@ export interface components {
              */
             mold: string;
             /** Parts */
-            parts?: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[] | null;
+            parts?: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[] | null;
             /** Portions */
             portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
         };
@@ -5109,7 +5325,8 @@ export interface components {
          *     `liner` is the strip of upright walls; None where nothing is lined with one.
          *
          *     `division` is where the knife goes, `division_working` its number where it goes by weight;
-         *     `stages` is the building, `words` the cut as it is read aloud.
+         *     `stages` is the building, `words` the cut as it is read aloud, `holds` what other desserts
+         *     are on or in it.
          */
         Solved: {
             /** Count */
@@ -5123,6 +5340,11 @@ export interface components {
             finished: components["schemas"]["Working"] | null;
             finished_all: components["schemas"]["Working"] | null;
             height: components["schemas"]["Working"];
+            /**
+             * Holds
+             * @default []
+             */
+            holds: components["schemas"]["HeldResult"][];
             liner: components["schemas"]["Working"] | null;
             /** Parts */
             parts: components["schemas"]["PartResult"][];
@@ -5143,7 +5365,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
         };
@@ -5169,7 +5391,7 @@ export interface components {
             /** Name */
             name: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Revision */
             revision: number;
             /** Shape */
@@ -5183,7 +5405,8 @@ export interface components {
          *     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
          *     `aside` says that it stands by itself, on a board of its own. `ahead` says what the formulas
          *     used here need before. The wait begins when the stage is done; `wait_source` says who asks
-         *     for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut.
+         *     for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut;
+         *     `lowered_mm` says how much lower it is drawn while what raises it is not under it yet.
          */
         Stage: {
             /**
@@ -5212,6 +5435,11 @@ export interface components {
             fresh: number[];
             /** In Mold */
             in_mold: boolean;
+            /**
+             * Lowered Mm
+             * @default 0
+             */
+            lowered_mm: number;
             /** Says */
             says: string;
             /** Shows */
@@ -5333,6 +5561,33 @@ export interface components {
          * @enum {string}
          */
         Store: "dry" | "cold" | "frozen";
+        /**
+         * Strewn
+         * @description So many grams on 100 cm² of the top.
+         */
+        Strewn: {
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** On 100 Cm2 G */
+            on_100_cm2_g: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "crust";
+            /**
+             * Torched
+             * @default false
+             */
+            torched: boolean;
+        };
         /**
          * StuffChoice
          * @description Something of the pantry.
@@ -5705,7 +5960,8 @@ export interface components {
          * View
          * @description One further drawing, x to the right and y upwards or away from the cook [mm].
          *
-         *     `cuts` is where the knife goes, `portion` one portion, `dimensions` what is measured on it.
+         *     `cuts` is where the knife goes, `portion` one portion, `dimensions` what is measured on it;
+         *     of a `part` it is shown with that part alone.
          */
         View: {
             /**
@@ -5727,6 +5983,8 @@ export interface components {
              * @default []
              */
             dimensions: components["schemas"]["Dimension"][];
+            /** Part */
+            part?: string | null;
             /**
              * Portion
              * @default []
@@ -5896,7 +6154,7 @@ export interface components {
             /** Mold Says */
             mold_says: string;
             /** Parts */
-            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Soak"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Band"] | components["schemas"]["Garnish"])[];
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
             portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
             /** Shape */

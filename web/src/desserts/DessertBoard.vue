@@ -43,6 +43,9 @@ watch([solved, dragging], ([now, moving]) => {
 const stage = computed(() => (stageAt.value === null ? undefined : stages.value[stageAt.value]))
 watch(view, (now, before) => now?.mold !== before?.mold && (stageAt.value = null))
 
+/** What is seen with the cut; a part's own template is seen with the part. */
+const beside = computed(() => solved.value?.cut.views.filter((one) => one.part === null) ?? [])
+
 const look = (formula: string) => lookOf(props.formulaOf(formula))
 function nameOf(one: Chosen): string {
   const found = solved.value?.parts.find((result) => sameChoice(one, result))
@@ -110,7 +113,7 @@ useCommands(() => [
         @close="stageAt = null"
       />
       <template v-else>
-        <div :class="['drawings', { several: solved.cut.views.length }]">
+        <div :class="['drawings', { several: beside.length }]">
           <CutDrawing
             ref="drawing"
             class="drawing"
@@ -127,14 +130,14 @@ useCommands(() => [
             @reorder="reorder"
             @choose="work.choose"
           />
-          <div v-if="solved.cut.views.length" class="views">
+          <div v-if="beside.length" class="views">
             <ViewDrawing
-              v-for="(one, i) in solved.cut.views"
+              v-for="(one, i) in beside"
               :key="i"
               :view="one"
               :chosen="chosen"
               :look-of="look"
-              :tallest="solved.cut.views.length > 1 ? 108 : 200"
+              :tallest="122"
               @choose="work.choose"
             />
           </div>

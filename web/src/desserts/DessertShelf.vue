@@ -12,6 +12,7 @@ import RowMenu from '../kit/RowMenu.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
 import TextField from '../kit/TextField.vue'
 import { useCommands } from '../shell/commands'
+import HeldField from './HeldField.vue'
 import PartList from './PartList.vue'
 import { droppedOn, isLayered, moved, newKey, withAll, withNew, without, withPart } from './parts'
 import SizesField from './SizesField.vue'
@@ -194,6 +195,7 @@ useCommands(() =>
         Add a layer to it
       </button>
     </div>
+    <HeldField :id="id" :work="work" :disabled="disabled" />
     <SizesField :work="work" :disabled="disabled" @mold="changeMold" />
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <AddPart

@@ -5,7 +5,15 @@ import { computed, ref } from 'vue'
 
 import { useKnown } from '../api/known'
 import { house, numberAt, ruleWords } from '../api/house'
-import type { DessertEntry, FieldWords, FormulaLook, Layer, Part, SizeEntry } from '../api/types'
+import type {
+  DessertEntry,
+  FieldWords,
+  FormulaLook,
+  HeldEntry,
+  Layer,
+  Part,
+  SizeEntry,
+} from '../api/types'
 import { type Difference, differences, firstChoices, merged, type Side } from './merge'
 import { isLayered } from './parts'
 import type { useDessert } from './useDessert'
@@ -30,8 +38,13 @@ const FIELD_WORDS: Record<string, string> = {
   portions: 'Portions',
   count: 'How many',
   sizes: 'Other sizes',
+  holds: 'Desserts with it',
   order: 'Order of the parts',
 }
+const heldOf = useKnown('desserts', () =>
+  [mine, theirs].flatMap((entry) => (entry.holds ?? []).map((one) => one.dessert)),
+)
+const heldName = (id: string) => heldOf(id)?.name ?? 'a dessert'
 const formulaName = (id: string) => props.formulaOf(id)?.name ?? 'Unknown'
 
 function partName(part: Part): string {
@@ -83,6 +96,10 @@ function words(one: Difference, side: Side): string {
   if (one.key.startsWith('part/')) return partWords(value as Part | undefined)
   if (one.key === 'mold') return moldName(String(value))
   if (one.key === 'portions') return portionWords(value as DessertEntry['portions'])
+  if (one.key === 'holds') {
+    const held = value as HeldEntry[]
+    return held.map((own) => `${own.each} × ${heldName(own.dessert)}`).join(', ') || 'none'
+  }
   if (one.key === 'sizes') return (value as SizeEntry[]).map(sizeWords).join('; ') || 'none'
   if (one.key === 'order') {
     const entry = side === 'mine' ? mine : theirs

@@ -4,10 +4,12 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 
 import { refusalOf } from '../api/client'
 import type { FormulaLook, Part } from '../api/types'
+import { lookOf } from '../kit/flavors'
 import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 import { useWorking } from '../kit/working'
 import PartEditor from './PartEditor.vue'
+import ViewDrawing from './ViewDrawing.vue'
 import { type Chosen, fieldPath, formulaIn, isLayered, sameChoice, withPart } from './parts'
 import type { Composing } from './useComposing'
 import { propose } from './useDessert'
@@ -27,6 +29,10 @@ const layer = computed(() =>
   isLayered(props.part)
     ? (props.part.layers.find((one) => one.key === chosen.value?.layer) ?? null)
     : null,
+)
+/** What it is cut or lined by. */
+const templates = computed(
+  () => solved.value?.cut.views.filter((one) => one.part === props.part.key) ?? [],
 )
 const result = computed(() => solved.value?.parts.find((one) => sameChoice(chosen.value, one)))
 
@@ -96,6 +102,14 @@ const arithmetic = computed(
         Open the working
       </button>
     </div>
+    <ViewDrawing
+      v-for="(one, i) in templates"
+      :key="i"
+      :view="one"
+      :chosen="null"
+      :look-of="(formula) => lookOf(formulaOf(formula))"
+      :tallest="130"
+    />
     <KeepStack v-if="keeping" :work="work" :part="part" @close="keeping = false" />
   </article>
 </template>

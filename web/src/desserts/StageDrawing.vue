@@ -40,7 +40,7 @@ const aside = computed(() => {
 const frame = computed(() => ({
   scale: 1,
   x0: -aside.value.x,
-  y0: aside.value.y,
+  y0: aside.value.y || (props.stage.turned ? 0 : props.stage.lowered_mm),
   turn: props.stage.turned ? props.cut.level_mm : undefined,
 }))
 /** What lies flat may be wider than what it becomes. */

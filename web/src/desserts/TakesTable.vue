@@ -29,8 +29,13 @@ const emit = defineEmits<{ choose: [chosen: Chosen] }>()
           <WorkedFigure :working="part.make" />
         </td>
       </tr>
+      <tr v-for="one in solved.holds" :key="one.key">
+        <th scope="row">{{ one.name }}</th>
+        <td class="measure">{{ one.each }} on each</td>
+        <td><WorkedFigure :working="one.mass ?? null" /></td>
+      </tr>
     </tbody>
-    <tfoot v-if="solved.parts.length">
+    <tfoot v-if="solved.parts.length || solved.holds.length">
       <tr>
         <th scope="row">Finished weight</th>
         <td class="quiet measure">one</td>

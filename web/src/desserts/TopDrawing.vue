@@ -11,8 +11,13 @@ const props = defineProps<{ cut: Cut; lookOf: (formula: string) => Look }>()
 
 const top = computed(() => props.cut.top)
 const reach = computed(() => {
-  const xs = top.value.edge.map(([x]) => Math.abs(x))
-  const ys = top.value.edge.map(([, y]) => Math.abs(y))
+  const around = [top.value, ...top.value.garnish, ...top.value.hidden]
+  const points = [
+    ...top.value.edge,
+    ...around.flatMap((one) => ('loops' in one ? one.loops.flat() : [])),
+  ]
+  const xs = points.map(([x]) => Math.abs(x))
+  const ys = points.map(([, y]) => Math.abs(y))
   return { x: Math.max(...xs) + 2, y: Math.max(...ys) + 2 }
 })
 // Drawn in millimetres; y points away from the cook, so it is turned.

@@ -2,7 +2,7 @@
 /** One further drawing that a dessert's maker needs: from the side, flat, a template. */
 import { computed, ref } from 'vue'
 
-import type { DessertView } from '../api/types'
+import type { DessertView, Outline } from '../api/types'
 import { figure } from '../kit/format'
 import { type Look, patternId } from '../kit/flavors'
 import TexturePatterns from '../kit/TexturePatterns.vue'
@@ -37,6 +37,9 @@ const foot = computed(() => height.value - MARGINS.bottom + 6)
 const side = computed(() => toX(frame.value, mm.value.width / 2) + 7)
 const at = (point: [number, number]) =>
   `${toX(frame.value, point[0])} ${toY(frame.value, point[1])}`
+/** Paper is paper, whatever it lines. */
+const paint = (shape: Outline) =>
+  shape.drawn === 'paper' ? 'var(--paper)' : `url(#${patternId(props.lookOf(shape.formula))})`
 const isChosen = (one: Chosen) => sameChoice(props.chosen, one)
 </script>
 
@@ -49,13 +52,18 @@ const isChosen = (one: Chosen) => sameChoice(props.chosen, one)
         v-for="(shape, i) in view.shapes"
         :key="i"
         :d="loopsPath(shape.loops, frame)"
-        :fill="`url(#${patternId(lookOf(shape.formula))})`"
+        :fill="paint(shape)"
         fill-rule="evenodd"
         :class="['shape', shape.drawn, { held: isChosen(shape) }]"
         @click="emit('choose', { part: shape.part, layer: shape.layer })"
       />
       <path v-if="view.portion.length" :d="loopsPath([view.portion], frame)" class="portion" />
-      <path v-for="([a, b], i) in view.cuts" :key="i" class="knife" :d="`M${at(a)}L${at(b)}`" />
+      <path
+        v-for="([a, b], i) in view.cuts"
+        :key="i"
+        :class="['knife', { snip: view.shapes[0]?.drawn === 'paper' }]"
+        :d="`M${at(a)}L${at(b)}`"
+      />
       <g v-for="(one, i) in view.dimensions" :key="`${one.what}${i}`" class="dimension">
         <template v-if="one.what === 'length'">
           <path
@@ -110,6 +118,11 @@ svg {
   stroke-dasharray: 3 2;
 }
 
+.shape.hidden {
+  fill: none;
+  stroke-dasharray: 4 3;
+}
+
 .shape.held {
   stroke: var(--bronze);
   stroke-opacity: 1;
@@ -126,6 +139,10 @@ svg {
   pointer-events: none;
   stroke: var(--porcelain);
   stroke-width: 1.2;
+}
+
+.knife.snip {
+  stroke: var(--ink);
 }
 
 .dimension path {

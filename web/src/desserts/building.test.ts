@@ -21,6 +21,7 @@ const stage = (title: string, more: Partial<Stage> = {}): Stage => ({
   cold: false,
   aside: false,
   flat: [],
+  lowered_mm: 0,
   ...more,
 })
 const frozen = stage('Seal', {

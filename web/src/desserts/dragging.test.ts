@@ -19,6 +19,8 @@ const heart: PartOf<'insert'> = {
   across_mm: 160,
   lift_mm: 20,
   offset_mm: 0,
+  abreast: 1,
+  alike: false,
   layers: [
     { key: 'top', formula: 'f', name: '', height_mm: 6 },
     { key: 'low', formula: 'f', name: '', height_mm: 10 },

@@ -18,6 +18,7 @@ const entry = (parts: Part[], more: Partial<DessertEntry> = {}): DessertEntry =>
   portions: { cut: 'wedges', count: 12 },
   count: 6,
   sizes: [],
+  holds: [],
   parts,
   ...more,
 })

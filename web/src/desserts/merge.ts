@@ -13,7 +13,7 @@ export interface Difference {
   by: Side | 'both'
 }
 
-const FIELDS = ['name', 'mold', 'built', 'portions', 'count', 'sizes'] as const
+const FIELDS = ['name', 'mold', 'built', 'portions', 'count', 'sizes', 'holds'] as const
 const PART = 'part/'
 /** The order of the parts, where both have the same. */
 export const ORDER = 'order'

@@ -13,6 +13,7 @@ const glaze: Part = {
   runoff_percent: 30,
   least_pour_g: 0,
   top_only: false,
+  dipped: false,
 }
 const mousse: Part = { key: 'mousse', rule: 'fill', formula: 'f2', name: '', level_mm: null }
 const heart: Part = {
@@ -22,6 +23,8 @@ const heart: Part = {
   across_mm: 160,
   lift_mm: 20,
   offset_mm: 0,
+  abreast: 1,
+  alike: false,
   layers: [
     { key: 'a', formula: 'f3', name: '', height_mm: 6 },
     { key: 'b', formula: 'f4', name: '', height_mm: 10 },
@@ -100,6 +103,7 @@ describe('fieldPath', () => {
       mold: 'm',
       built: 'upright' as const,
       sizes: [],
+      holds: [],
       parts,
       count: 1,
       portions: null,

@@ -33,6 +33,8 @@ const heart: PartOf<'insert'> = {
   across_mm: 80,
   lift_mm: 14,
   offset_mm: 0,
+  abreast: 1,
+  alike: false,
   layers: [{ key: 'a', formula: 'f-jelly', name: 'Own name', height_mm: 6 }],
 }
 const glaze: PartOf<'coat'> = {
@@ -44,6 +46,7 @@ const glaze: PartOf<'coat'> = {
   runoff_percent: 30,
   least_pour_g: 600,
   top_only: false,
+  dipped: false,
 }
 const fill: PartOf<'fill'> = { key: 'fill', rule: 'fill', formula: 'f', name: '', level_mm: null }
 const formulas = ['base', 'jelly', 'glaze'].map((one) => formula(`f-${one}`, `The ${one}`))
@@ -118,6 +121,7 @@ describe('PartEditor', () => {
       'Across',
       'Above the board',
       'Off center',
+      'Side by side',
     ])
   })
 
@@ -132,8 +136,8 @@ describe('PartEditor', () => {
     await commit(wrapper, 0, '9')
     await commit(wrapper, 2, '15')
     expect(wrapper.emitted('change')).toMatchObject([
-      [{ lift_mm: 14, offset_mm: 0, layers: [{ height_mm: 9 }] }],
-      [{ lift_mm: 15, offset_mm: 0, layers: [{ height_mm: 6 }] }],
+      [{ lift_mm: 14, offset_mm: 0, abreast: 1, alike: false, layers: [{ height_mm: 9 }] }],
+      [{ lift_mm: 15, offset_mm: 0, abreast: 1, alike: false, layers: [{ height_mm: 6 }] }],
     ])
   })
 

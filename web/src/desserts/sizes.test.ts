@@ -21,6 +21,7 @@ const draft: DessertEntry = {
   portions: { cut: 'wedges', count: 12 },
   count: 6,
   sizes: [{ key: 's', mold: 'ring-8', count: 12 }],
+  holds: [],
 }
 const answer: WorkedOut = {
   ...worked([]),

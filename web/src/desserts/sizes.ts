@@ -28,10 +28,11 @@ export function editOf(
   changed: Partial<DessertEntry>,
 ): Partial<DessertEntry> {
   if (!sizeOf(draft, key)) return changed
-  const { name, built, sizes, ...own } = changed
+  const { name, built, holds, sizes, ...own } = changed
   const common = {
     ...(name === undefined ? {} : { name }),
     ...(built === undefined ? {} : { built }),
+    ...(holds === undefined ? {} : { holds }),
   }
   if (sizes) return { ...common, sizes }
   return { ...common, sizes: withSize(draft, key, own as Partial<SizeEntry>) }

@@ -12,6 +12,7 @@ const entry = (name: string, count = 1): DessertEntry => ({
   mold: 'm',
   built: 'upright',
   sizes: [],
+  holds: [],
   parts: [],
   portions: { cut: 'wedges', count: 12 },
   count,

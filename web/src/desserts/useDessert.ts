@@ -8,8 +8,8 @@ import type { Bite, Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '..
 import { FIRST } from './sizes'
 
 export function entryOf(row: Dessert): DessertEntry {
-  const { name, mold, built, parts, portions, count, sizes } = row
-  return { name, mold, built, parts, portions, count, sizes }
+  const { name, mold, built, parts, portions, count, sizes, holds } = row
+  return { name, mold, built, parts, portions, count, sizes, holds }
 }
 
 export const useDessert = (id: () => string | undefined) => useDraft('desserts', id, entryOf)

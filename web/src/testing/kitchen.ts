@@ -209,6 +209,7 @@ export const cut = (): Cut => ({
 
 export const solved = (parts: PartResult[], findings: Finding[] = []): Solved => ({
   count: 6,
+  holds: [],
   parts,
   finished: working('Finished weight', 1351),
   finished_all: working('All 6 desserts', 8106),

@@ -1,9 +1,11 @@
 """Every kind of dessert there is, in the order they are offered: one file of data each."""
 
+from fernbell.core.desserts.kinds.bite import BITE
 from fernbell.core.desserts.kinds.crust import CRUST
 from fernbell.core.desserts.kinds.cup import CUP
 from fernbell.core.desserts.kinds.custard import CUSTARD
 from fernbell.core.desserts.kinds.dome import DOME
+from fernbell.core.desserts.kinds.drip_cake import DRIP_CAKE
 from fernbell.core.desserts.kinds.entremet import ENTREMET
 from fernbell.core.desserts.kinds.kind import (
     Begun,
@@ -18,6 +20,7 @@ from fernbell.core.desserts.kinds.molded_log import MOLDED_LOG
 from fernbell.core.desserts.kinds.pair import PAIR
 from fernbell.core.desserts.kinds.parfait import PARFAIT
 from fernbell.core.desserts.kinds.picture import picture
+from fernbell.core.desserts.kinds.plated_shell import PLATED_SHELL
 from fernbell.core.desserts.kinds.puff import PUFF
 from fernbell.core.desserts.kinds.rolled_log import ROLLED_LOG
 from fernbell.core.desserts.kinds.sheet_cake import SHEET_CAKE
@@ -36,7 +39,10 @@ KINDS: tuple[DessertKind, ...] = (
     CUSTARD,
     PARFAIT,
     SPHERE,
+    PLATED_SHELL,
+    BITE,
     SHEET_CAKE,
+    DRIP_CAKE,
     PAIR,
 )
 

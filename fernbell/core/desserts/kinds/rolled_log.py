@@ -11,6 +11,7 @@ ROLLED_LOG = DessertKind(
     (
         KindPart("core", "fruit"),
         KindPart("roll", "sponge", spread=("cream",), jobs=("sponge.roulade",)),
+        KindPart("soak", "syrup", jobs=("syrup.soak",)),
         KindPart(
             "coat", "cream", {"thickness_mm": 4.0, "runoff_percent": 0.0, "least_pour_g": 0.0}
         ),

@@ -12,8 +12,8 @@ from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 class Block(Region):
     """A solid standing at a height above the board, perhaps off the middle [mm].
 
-    `on_board` says that it stands on the board or on what does; `edge_shown` that its edge is
-    drawn from above.
+    `others_mm` are where more of it stand beside it; `on_board` says that it stands on the board
+    or on what does; `edge_shown` that its edge is drawn from above.
     """
 
     part: str
@@ -25,12 +25,12 @@ class Block(Region):
     x_mm: float = 0.0
     on_board: bool = False
     edge_shown: bool = False
+    others_mm: tuple[float, ...] = ()
 
     goes_by = "by volume"
     drawn = SOLID
     takes_room = True
     is_of_the_mold = True
-    is_apart = True
 
     @property
     def floor_mm(self) -> float:
@@ -53,6 +53,16 @@ class Block(Region):
         return self.solid.across_mm
 
     @property
+    def is_apart(self) -> bool:
+        """Where one stands alone."""
+        return not self.others_mm
+
+    @property
+    def middles_mm(self) -> tuple[float, ...]:
+        """Where each of it stands, to the right of the middle [mm]."""
+        return (self.x_mm, *self.others_mm)
+
+    @property
     def plan(self) -> Plan:
         """Its outline from above, on its underside [mm]."""
         return self.solid.plan_at(0.0)
@@ -63,19 +73,21 @@ class Block(Region):
         if high <= low:
             return 0.0
         ends = (min(end - self.low_mm, self.solid.height_mm) for end in (low, high))
-        return self.solid.volume_between(*ends)
+        return len(self.middles_mm) * self.solid.volume_between(*ends)
 
     def amount(self, name: str, near: Surroundings) -> Takes:
         """Its volume."""
         del near
         working = solid_volume(f"Volume of {name}", self.solid)
+        if self.others_mm:
+            working = _several(name, working, len(self.middles_mm))
         return Takes(working.figure, working, working)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Its section."""
         del near
         loops = self.solid.section(0.0, self.solid.height_mm)
-        yield tuple(self._placed(loop) for loop in loops)
+        yield tuple(self._placed(loop, x) for x in self.middles_mm for loop in loops)
 
     def holes(self, low_mm: float, high_mm: float, half_mm: float) -> tuple[Loop, ...]:
         """Its box, cut off where it stands out of the filling; its section where it is hollow."""
@@ -83,23 +95,38 @@ class Block(Region):
         if high <= low:
             return ()
         if not self.solid.is_upright or self.plan.hole():
-            loops = self.solid.section(low - self.low_mm, high - self.low_mm)
-            return tuple(self._placed(loop) for loop in loops)
+            top = self.solid.height_mm
+            loops = self.solid.section(low - self.low_mm, min(top, high - self.low_mm))
+            return tuple(self._placed(loop, x) for x in self.middles_mm for loop in loops)
         half = self.across_mm / 2
-        x0, x1 = max(self.x_mm - half, -half_mm), min(self.x_mm + half, half_mm)
-        return (box(x0, x1, low, high),) if x1 > x0 else ()
+        ends = ((max(x - half, -half_mm), min(x + half, half_mm)) for x in self.middles_mm)
+        return tuple(box(x0, x1, low, high) for x0, x1 in ends if x1 > x0)
 
-    def _placed(self, loop: Loop) -> Loop:
-        return tuple((x + self.x_mm, z + self.low_mm) for x, z in loop)
+    def _placed(self, loop: Loop, middle_mm: float) -> Loop:
+        return tuple((x + middle_mm, z + self.low_mm) for x, z in loop)
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """To its further side and its top."""
         del near
-        return self.across_mm + 2 * abs(self.x_mm), self.high_mm
+        return self.across_mm + 2 * max(map(abs, self.middles_mm)), self.high_mm
 
     def hidden_edge(self) -> Loop | None:
         """The lowest of a stack shows its edge."""
         return moved(self.plan.outline(), self.x_mm) if self.edge_shown else None
+
+
+def _several(name: str, one: Working, count: int) -> Working:
+    value = count * one.value
+    return Working(
+        figure=f"Volume of {name}, {count} side by side",
+        value=value,
+        unit="ml",
+        given=(Given("one", one.value, "ml"), Given("side by side", count, "")),
+        law="volume = one × how many",
+        arithmetic=f"{figure_text(one.value)} × {count} = {figure_text(value)} ml",
+        source=GEOMETRY,
+        steps=(one,),
+    )
 
 
 def solid_volume(figure: str, solid: Solid) -> Working:

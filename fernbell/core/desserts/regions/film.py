@@ -20,6 +20,7 @@ class Film(Region):
     top_only: bool
     out_mm: float
     over_mm: float
+    all_round: bool = False
 
     layer = None
     goes_by = "by surface"
@@ -32,7 +33,8 @@ class Film(Region):
 
     def amount(self, name: str, near: Surroundings) -> Takes:
         """Its surface, and the volume of the film."""
-        surface = exposed_surface(near.outer, top_only=self.top_only)
+        covers = {"top_only": self.top_only, "all_round": self.all_round}
+        surface = exposed_surface(near.outer, **covers)
         return Takes(surface.figure, surface, self._volume(name, surface))
 
     def _volume(self, name: str, surface: Working) -> Working:
@@ -76,12 +78,13 @@ class Film(Region):
         return wide, near.outer.height_mm + self.over_mm + self.thick_mm
 
 
-def exposed_surface(solid: Solid, *, top_only: bool) -> Working:
-    """Surface a film covers: the top and the wall; the underside stays bare.
+def exposed_surface(solid: Solid, *, top_only: bool, all_round: bool = False) -> Working:
+    """Surface a film covers: the top and the wall, and the underside of what is dipped.
 
     Args:
         solid: what is covered, up to its top [Solid].
         top_only: whether the wall stays bare too [bool].
+        all_round: whether the underside is covered too [bool].
     Returns:
         the working [cm²].
     Source:
@@ -89,9 +92,12 @@ def exposed_surface(solid: Solid, *, top_only: bool) -> Working:
     """
     height = solid.height_mm
     wall = 0.0 if top_only else solid.wall_between(0.0, height)
-    surface = solid.area_at(height) / MM2_PER_CM2 + wall
+    under = solid.area_at(0.0) / MM2_PER_CM2 if all_round else 0.0
+    surface = solid.area_at(height) / MM2_PER_CM2 + wall + under
     walls = "" if top_only else f" + {solid.wall_text(0.0, height)}"
-    sides = f"surface = top + {solid.wall_law()}; the underside is bare"
+    walls += f" + {solid.area_text(0.0)}" if all_round else ""
+    foot = " + underside" if all_round else "; the underside is bare"
+    sides = f"surface = top + {solid.wall_law()}{foot}"
     return Working(
         figure="Exposed surface",
         value=surface,

@@ -79,7 +79,7 @@ class Pieces(Region):
         """Those on the far half, seen behind the cut."""
         outer, radius = near.outer, self._radius(near)
         yield tuple(
-            _half_ball(x, top_at(outer, x) + self.over_mm, radius)
+            half_oval_at(x, top_at(outer, x) + self.over_mm, radius, radius)
             for x, y in self._centers(near)
             if y >= 0
         )
@@ -87,7 +87,7 @@ class Pieces(Region):
     def on_top(self, near: Surroundings) -> tuple[Loop, ...]:
         """A disc in every portion."""
         radius = self._radius(near)
-        return tuple(_disc(x, y, radius) for x, y in self._centers(near))
+        return tuple(disc_at(x, y, radius) for x, y in self._centers(near))
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """Over what it lies on."""
@@ -103,14 +103,37 @@ class Pieces(Region):
 
 
 # Where pieces lie stays while anything else is dragged: they are outlined once.
-@lru_cache(maxsize=2000)
-def _disc(x: float, y: float, radius: float) -> Loop:
+@lru_cache(maxsize=4000)
+def disc_at(x: float, y: float, radius: float) -> Loop:
+    """A piece from above.
+
+    Args:
+        x: of its middle, to the right [mm].
+        y: away from the cook [mm].
+        radius: of it [mm].
+    Returns:
+        a closed polygon [mm].
+    Source:
+        definition.
+    """
     return tuple(drawn_at(x + radius * dx, y + radius * dy) for dx, dy in _CIRCLE)
 
 
-@lru_cache(maxsize=2000)
-def _half_ball(x: float, board: float, radius: float) -> Loop:
-    return tuple(drawn_at(x + radius * dx, board + radius * dy) for dx, dy in _HALF_CIRCLE)
+@lru_cache(maxsize=4000)
+def half_oval_at(x: float, board: float, radius: float, height: float) -> Loop:
+    """A piece from the side: a half ball, or higher or lower than that.
+
+    Args:
+        x: of its middle, to the right [mm].
+        board: what it lies on [mm].
+        radius: half of its width [mm].
+        height: of its top above that [mm].
+    Returns:
+        a closed polygon [mm].
+    Source:
+        definition.
+    """
+    return tuple(drawn_at(x + radius * dx, board + height * dy) for dx, dy in _HALF_CIRCLE)
 
 
 def drawn_at(x: float, y: float) -> Point:

@@ -2,7 +2,7 @@
 
 from abc import ABC, abstractmethod
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING, ClassVar
 
 from fernbell.core.desserts.division import Division
@@ -29,7 +29,8 @@ class DrawnLayer:
 REST, SOLID = DrawnLayer("rest", in_mold=True), DrawnLayer("solid", in_mold=True)
 COAT, BAND = DrawnLayer("coat", in_mold=False), DrawnLayer("band", in_mold=False)
 GARNISH = DrawnLayer("garnish", in_mold=False, overlaps=True)
-DRAWN = (REST, SOLID, COAT, BAND, GARNISH)
+UNDER, HELD = DrawnLayer("under", in_mold=False), DrawnLayer("held", in_mold=False)
+DRAWN = (REST, SOLID, COAT, UNDER, BAND, HELD, GARNISH)
 """Layers of the drawing from the back to the front."""
 
 
@@ -48,6 +49,29 @@ class Shape:
     def key(self) -> ShapeKey:
         """By which a stage names it."""
         return self.part, self.layer, self.number
+
+    def moved(self, right_mm: float, up_mm: float) -> "Shape":
+        """The same elsewhere [mm]."""
+        if not (right_mm or up_mm):
+            return self
+        return replace(self, loops=tuple(shifted(loop, right_mm, up_mm) for loop in self.loops))
+
+
+def shifted(loop: Loop, right_mm: float, up_mm: float) -> Loop:
+    """An outline elsewhere.
+
+    Args:
+        loop: a closed polygon, shape (n, 2) [mm].
+        right_mm: how far to the right [mm].
+        up_mm: how far up [mm].
+    Returns:
+        the polygon there [mm].
+    Source:
+        definition.
+    """
+    if not (right_mm or up_mm):
+        return loop
+    return tuple((x + right_mm, z + up_mm) for x, z in loop)
 
 
 @dataclass(frozen=True, slots=True)
@@ -96,8 +120,6 @@ class Region(ABC):
     drawn: ClassVar[DrawnLayer]
     takes_room: ClassVar[bool] = False
     """Whether what is filled in later goes around it."""
-    is_apart: ClassVar[bool] = False
-    """Whether the hole it leaves touches no other and no wall by its making."""
     is_of_the_mold: ClassVar[bool] = False
     """Whether it is measured by the room of the mold."""
     by_portion: ClassVar[bool] = False
@@ -143,6 +165,11 @@ class Region(ABC):
         """How wide and how high a drawing has to be for it [mm]."""
 
     @property
+    def is_apart(self) -> bool:
+        """Whether the hole it leaves touches no other and no wall by its making."""
+        return False
+
+    @property
     def across_mm(self) -> float | None:
         """How wide it is made; None where it has no width of its own [mm]."""
         return None
@@ -150,6 +177,11 @@ class Region(ABC):
     @property
     def floor_mm(self) -> float:
         """How high the next one stands that is put on the board [mm]."""
+        return 0.0
+
+    @property
+    def raises_mm(self) -> float:
+        """How much higher everything else stands by it [mm]."""
         return 0.0
 
     @property

@@ -10,13 +10,17 @@ from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 @dataclass(frozen=True, slots=True)
 class Wash(Region):
-    """So many grams on 100 cm² of what it soaks, so large [mm²]; it takes no room of its own."""
+    """So many grams on 100 cm² of what it soaks; it takes no room of its own.
+
+    It is served by as much as what it soaks is [0 to 1].
+    """
 
     part: str
     name: str
     formula: str
     on_100_cm2_g: float
     area: Working
+    served_share: float = 1.0
 
     layer = None
     goes_by = "by area"

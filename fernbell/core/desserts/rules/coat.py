@@ -10,6 +10,7 @@ from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import Part, RuleWords, Switch, Use
 from fernbell.core.desserts.regions import Film
 from fernbell.core.desserts.step import BuildStep, Moment
+from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
@@ -25,7 +26,10 @@ WORDS = RuleWords(
         Field("runoff_percent", "Run-off, saved", most=300, step=5),
         Field("least_pour_g", "Least that pours", most=100_000, step=50),
     ),
-    switches=(Switch("top_only", "Top only; the sides stay bare"),),
+    switches=(
+        Switch("top_only", "Top only; the sides stay bare"),
+        Switch("dipped", "Dipped: the underside too"),
+    ),
 )
 
 
@@ -39,6 +43,7 @@ class Coat(Part):
     runoff_percent: float = 0.0
     least_pour_g: float = 0.0
     top_only: bool = False
+    dipped: bool = False
     name: str = ""
     rule: Literal["coat"] = "coat"
 
@@ -46,6 +51,8 @@ class Coat(Part):
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
+        if self.top_only and self.dipped:
+            raise CoreError("dipped", "top only", "dipped all over, or a coat on the top only")
 
     @classmethod
     def propose(cls, body: Body, key: str, formula: str) -> Self:
@@ -68,11 +75,14 @@ class Coat(Part):
         out = sum(film.side_mm for film in body.films)
         over = sum(film.thick_mm for film in body.films)
         thick = (self.thickness_mm, self.top_only)
-        return (Film(self.key, self.name, self.formula, *thick, out, over),)
+        sizes = (*thick, out, over, self.dipped)
+        return (Film(self.key, self.name, self.formula, *sizes),)
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
-        """Poured over."""
+        """Poured over, or dipped."""
         says = f"{figure_text(self.thickness_mm)} mm" + (" on top" if self.top_only else "")
+        if self.dipped:
+            says = f"dipped frozen hard, on a fork: {says} all round"
         (film,) = made.body.of(self.key)
         shape, name = made.shape(film), made.name(self.key)
         yield BuildStep(Moment.OVER, "coat", name, says, (shape,), (self.formula,))
@@ -135,8 +145,11 @@ class Coat(Part):
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How thick, and where."""
         where = "on top" if self.top_only else "over top and sides"
+        where = "all round" if self.dipped else where
         yield f"{made.name(self.key)}: {figure_text(self.thickness_mm)} mm {where}."
 
     def says(self) -> str:
         """Where."""
+        if self.dipped:
+            return "dipped · all round"
         return "coat · top only" if self.top_only else "coat · surface"

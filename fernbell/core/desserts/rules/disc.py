@@ -64,23 +64,7 @@ class Disc(Part):
     def make(self, name: str, one: Working, count: int, others_g: float = 0.0) -> Working:
         """With spare for what breaks; it is made, and not on the dessert."""
         del others_g
-        more = 1 + self.spare_percent / 100
-        value = one.value * count * more
-        return Working(
-            figure=f"{name} to make",
-            value=value,
-            unit="g",
-            given=(
-                Given("one dessert", one.value, "g"),
-                Given("desserts", count, ""),
-                Given("spare for what breaks", self.spare_percent, "%"),
-            ),
-            law="to make = one dessert × desserts × (1 + spare)",
-            arithmetic=f"{figure_text(one.value)} × {count} × {figure_text(more)} = "
-            f"{figure_text(value)} g",
-            source=COMMON_PRACTICE,
-            steps=(one,),
-        )
+        return spared(name, one, count, self.spare_percent)
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Rolled, cut and laid on."""
@@ -105,3 +89,35 @@ class Disc(Part):
     def refitted(self, was: Plan, now: Plan) -> Self:
         """By its share of the width."""
         return replace(self, across_mm=self.across_mm * now.length_mm / was.length_mm)
+
+
+def spared(name: str, one: Working, count: int, spare_percent: float) -> Working:
+    """What is made of what breaks, with spare for it.
+
+    Args:
+        name: what it is [text].
+        one: what is on one dessert [g].
+        count: how many desserts [1].
+        spare_percent: how much more is made [%].
+    Returns:
+        the working [g].
+    Source:
+        common practice.
+    """
+    more = 1 + spare_percent / 100
+    value = one.value * count * more
+    return Working(
+        figure=f"{name} to make",
+        value=value,
+        unit="g",
+        given=(
+            Given("one dessert", one.value, "g"),
+            Given("desserts", count, ""),
+            Given("spare for what breaks", spare_percent, "%"),
+        ),
+        law="to make = one dessert × desserts × (1 + spare)",
+        arithmetic=f"{figure_text(one.value)} × {count} × {figure_text(more)} = "
+        f"{figure_text(value)} g",
+        source=COMMON_PRACTICE,
+        steps=(one,),
+    )

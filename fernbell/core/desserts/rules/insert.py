@@ -13,6 +13,7 @@ from fernbell.core.desserts.part import (
     Handle,
     Part,
     RuleWords,
+    Switch,
     Use,
 )
 from fernbell.core.desserts.practice import is_short
@@ -30,7 +31,7 @@ from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.molds import Plan
+from fernbell.core.molds import Between, Plan, Prism, RoundedBox, Solid
 from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, figure_text
 
 LAYER_FIELDS = (Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True),)
@@ -45,7 +46,9 @@ WORDS = RuleWords(
         Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
         Field("lift_mm", "Above the board", most=LARGEST_MM),
         Field("offset_mm", "Off center", least=-LARGEST_MM, most=LARGEST_MM),
+        Field("abreast", "Side by side", least=1, most=20, first=1),
     ),
+    switches=(Switch("alike", "The mold's own shape, a size smaller"),),
     layer_fields=LAYER_FIELDS,
     handles=(
         Handle("height", "height_mm", "thickness", "up", "top", of_layer=True),
@@ -73,7 +76,8 @@ class Layer:
 class Insert(Part):
     """Layers frozen in a smaller ring, given from the top down, its underside above the board.
 
-    `offset_mm` is how far its middle lies from the dessert's, to the right in the cut.
+    `offset_mm` is how far its middle lies from the dessert's, to the right in the cut; `abreast`
+    are side by side there; `alike` it has the mold's own shape, a size smaller.
     """
 
     key: str
@@ -81,6 +85,8 @@ class Insert(Part):
     across_mm: float
     lift_mm: float
     offset_mm: float = 0.0
+    abreast: int = 1
+    alike: bool = False
     name: str = ""
     rule: Literal["insert"] = "insert"
 
@@ -123,9 +129,9 @@ class Insert(Part):
     def place(self, body: Body) -> tuple[Block, ...]:
         """One solid a layer, from its underside up."""
         stack: list[Block] = []
-        height = self.lift_mm
+        height, (first, *others) = self.lift_mm, self._middles(body)
         for layer in reversed(self.layers):
-            solid = body.solid_within(self.across_mm, layer.height_mm)
+            solid = self._solid(body, layer, height - self.lift_mm)
             stack.append(
                 Block(
                     self.key,
@@ -134,12 +140,32 @@ class Insert(Part):
                     layer.formula,
                     solid,
                     height,
-                    self.offset_mm,
+                    first,
                     edge_shown=not stack,
+                    others_mm=tuple(others),
                 )
             )
             height += layer.height_mm
         return tuple(stack)
+
+    def _solid(self, body: Body, layer: Layer, from_mm: float) -> Solid:
+        """A layer as it is frozen, so far above its underside."""
+        plan = body.mold.from_above
+        if self.abreast > 1 and body.mold.symmetry != "round":
+            # As far from the wall at its ends as from its neighbors.
+            gap = max(0.0, (plan.length_mm / self.abreast - self.across_mm) / 2)
+            bar = RoundedBox(self.across_mm, max(1.0, plan.width_mm - 2 * gap))
+            return Prism(bar, layer.height_mm)
+        if not self.alike or body.mold.is_upright:
+            return body.solid_within(self.across_mm, layer.height_mm)
+        smaller = body.mold.inset((body.mold.across_mm - self.across_mm) / 2)
+        return Between(smaller, from_mm, from_mm + layer.height_mm)
+
+    def _middles(self, body: Body) -> tuple[float, ...]:
+        """Where each of those side by side stands, sharing the mold's width [mm]."""
+        each = body.mold.from_above.length_mm / self.abreast
+        shifts = (each * (place - (self.abreast - 1) / 2) for place in range(self.abreast))
+        return tuple(self.offset_mm + shift for shift in shifts)
 
     def called(self, made: MeasuredDessert) -> str:
         """Its own name, or that of its top layer."""
@@ -150,7 +176,7 @@ class Insert(Part):
         bottom, *_ = stack = body.blocks_of(self.key)
         top, cover = stack[-1].high_mm, practice.COVER_CLEARANCE.value
         floor, _ = body.below(self.key)
-        edge = self.offset_mm + bottom.across_mm / 2
+        edge = max(bottom.middles_mm) + bottom.across_mm / 2
         yield beside(body, bottom, practice.side_clearance(body.mold.longest_mm).value)
         # On the bare board an insert needs no mousse beneath it.
         yield upright(self.key, "below", edge, floor, self.lift_mm, cover if floor else 0.0)
@@ -169,7 +195,7 @@ class Insert(Part):
             Moment.BESIDE,
             "insert",
             f"Freeze {name}",
-            f"{layers}; in a ring {figure_text(self.across_mm)} mm across",
+            f"{layers}; {self._frozen_in()} {figure_text(self.across_mm)} mm across",
             shapes,
             tuple(block.formula for block in stack),
             practice.INSERT_FREEZE,
@@ -186,10 +212,15 @@ class Insert(Part):
             Moment.SET, "set", f"Set {name}", says, shapes, low_mm=self.lift_mm, high_mm=top
         )
 
+    def _frozen_in(self) -> str:
+        ring = "in its mold's shape, a size smaller:" if self.alike else "in a ring"
+        return f"{self.abreast} of them, {ring}" if self.abreast > 1 else ring
+
     def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Too near to the wall, to what is below, to the top."""
         name = self.called(made)
         yield from self._beside(made.body, name)
+        yield from self._crowded(made.body, name)
         yield from self._below(made, name)
         yield from self._above(made.body, name)
 
@@ -211,6 +242,22 @@ class Insert(Part):
                 if self.offset_mm
                 else f"Freeze it {figure_text(across)} mm across.",
                 source=least.source,
+                part=self.key,
+            )
+
+    def _crowded(self, body: Body, name: str) -> Iterator[Finding]:
+        """Side by side, and into each other."""
+        each = body.mold.from_above.length_mm / self.abreast
+        if self.abreast > 1 and practice.is_short(each, self.across_mm):
+            yield Finding(
+                code="inserts-crowded",
+                severity=Severity.WRONG,
+                message=f"{self.abreast} of {name} side by side are "
+                f"{figure_text(self.abreast * self.across_mm)} mm wide; the mold is "
+                f"{figure_text(body.mold.from_above.length_mm)} mm.",
+                why="Two solids cannot share the room; the mousse is counted short by the overlap.",
+                remedy=f"Freeze them at most {figure_text(each)} mm across, or set fewer.",
+                source=GEOMETRY,
                 part=self.key,
             )
 
@@ -291,7 +338,8 @@ class Insert(Part):
 
     def says(self) -> str:
         """How wide."""
-        return f"insert · {cm(self.across_mm)}"
+        several = f"{self.abreast} × " if self.abreast > 1 else ""
+        return f"insert · {several}{cm(self.across_mm)}"
 
     def refitted(self, was: Plan, now: Plan) -> Self:
         """As far from the wall as it was; by its share of the width, also off the middle."""

@@ -6,11 +6,12 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
-from fernbell.core.desserts.fitted import paper_for
+from fernbell.core.desserts.fitted import blind_paper, paper_for
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Lined
 from fernbell.core.desserts.step import BuildStep, Moment
+from fernbell.core.desserts.view import View
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Plan, Solid
@@ -88,6 +89,11 @@ class Lining(Part):
             (self.formula,),
             working=roll if made.body.is_upright else None,
         )
+
+    def views(self, made: MeasuredDessert) -> Iterator[View]:
+        """The paper that holds the wall while it bakes blind, for a round pan."""
+        if made.body.is_upright and paper_for(made.body.mold):
+            yield blind_paper(self.key, self.formula, made.body.mold)
 
     def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Higher than the mold."""

@@ -1,4 +1,4 @@
-"""A syrup brushed on what lies below: the sheet of a roll, the highest base, or the floor."""
+"""A syrup brushed on what lies below: a roll's sheet, the highest base, an insert, the floor."""
 
 from collections.abc import Iterator
 from dataclasses import dataclass
@@ -8,9 +8,10 @@ from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import Part, RuleWords, Use
-from fernbell.core.desserts.regions import Wash
+from fernbell.core.desserts.regions import Block, Region, Shape, Wash, Wound
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
+from fernbell.core.molds import box
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
 WORDS = RuleWords(
@@ -50,16 +51,40 @@ class Soak(Part):
 
     def place(self, body: Body) -> tuple[Wash]:
         """On all of the sheet or base."""
-        return (Wash(self.key, self.name, self.formula, self.on_100_cm2_g, _area(body)),)
+        served = body.roll.served_share if body.roll else 1.0
+        how = (self.on_100_cm2_g, _area(body), served)
+        return (Wash(self.key, self.name, self.formula, *how),)
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Brushed on while it lies open."""
         result = made.result(self.key)
         mass = f"{figure_text(result.mass.value)} g, " if result.mass else ""
-        when = Moment.BESIDE if made.body.roll else Moment.BOARD
-        says = f"{mass}brushed on evenly"
+        soaked = _soaked(made.body)
+        insert = soaked if soaked and not soaked.on_board else None
+        when = Moment.BESIDE if made.body.roll or insert else Moment.BOARD
+        says = f"{mass}brushed on evenly" + (", before it is frozen" if insert else "")
         yield BuildStep(
-            when, "soak", made.name(self.key), says, formulas=(self.formula,), working=result.mass
+            when,
+            "soak",
+            made.name(self.key),
+            says,
+            formulas=(self.formula,),
+            working=result.mass,
+            flat=self._lying(made.body, insert),
+            after="sheet" if made.body.roll else "",
+        )
+
+    def _lying(self, body: Body, apart: Block | None) -> tuple[Shape, ...]:
+        """The sheet of a roll as it lies, or the insert, wet on top."""
+        sheets = [region for region in body.regions if isinstance(region, Wound)]
+        dry: Region | None = sheets[-1] if sheets else apart
+        if dry is None or dry.thick_mm is None:
+            return ()
+        half = (sheets[-1].roll.length_mm if sheets else dry.across_mm or 0.0) / 2
+        high = dry.thick_mm
+        return (
+            Shape(dry.part, dry.layer, 0, "solid", dry.formula, (box(-half, half, 0.0, high),)),
+            Shape(self.key, None, 0, "solid", self.formula, (box(-half, half, high, high + 1.0),)),
         )
 
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
@@ -69,6 +94,13 @@ class Soak(Part):
     def says(self) -> str:
         """How much."""
         return f"brushed · {self.on_100_cm2_g:g} g on 100 cm²"
+
+
+def _soaked(body: Body) -> Block | None:
+    """The highest base, or the lowest insert where there is none; else the floor."""
+    boards = [block for block in body.blocks if block.on_board]
+    hung = [block for block in body.blocks if not block.on_board]
+    return boards[-1] if boards else hung[0] if hung else None
 
 
 def _area(body: Body) -> Working:
@@ -86,12 +118,12 @@ def _area(body: Body) -> Working:
             f"{figure_text(area)} cm²",
             source=GEOMETRY,
         )
-    boards = [block for block in body.blocks if block.on_board]
-    solid = boards[-1].solid if boards else body.mold
-    top = solid.height_mm if boards else 0.0
+    block = _soaked(body)
+    solid = block.solid if block else body.mold
+    top = solid.height_mm if block else 0.0
     area = solid.area_at(top) / 100
     return Working(
-        figure="Base, brushed" if boards else "Floor, brushed",
+        figure=f"{'Base' if block and block.on_board else 'Insert' if block else 'Floor'}, brushed",
         value=area,
         unit="cm²",
         given=solid.measures(),

@@ -64,6 +64,9 @@ class Tier(Part):
         result = made.result(self.key)
         (laid,) = made.body.of(self.key)
         mass = f", {figure_text(result.mass.value)} g" if result.mass else ""
+        if made.body.is_individual and result.volume:
+            spoons = result.volume.value / practice.SPOON.value
+            mass += f" each: by weight, or {figure_text(round(spoons * 2) / 2)} spoons of 15 ml"
         yield BuildStep(
             Moment.BOARD,
             "tier",
