@@ -5,6 +5,7 @@ the line it is filled to.
 import math
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from itertools import pairwise
 
 from fernbell.core.desserts import practice
@@ -151,6 +152,7 @@ def _around(radius: float, turn: float) -> tuple[float, float]:
     return round(radius * math.sin(turn), 2), round(radius * math.cos(turn), 2)
 
 
+@lru_cache(maxsize=64)
 def _circle(radius: float) -> Loop:
     return tuple(
         _around(radius, 2 * math.pi * step / _CIRCLE_STEPS) for step in range(_CIRCLE_STEPS)

@@ -108,6 +108,8 @@ def set_on(made: "MeasuredDessert") -> Standing:
         common practice.
     """
     holds = tuple(one for one in made.holds if one.held.inside_mm is None)
+    if not holds:
+        return Standing((), 0.0, 0.0)
     return stand(holds, made.body.outer.from_above.length_mm)
 
 

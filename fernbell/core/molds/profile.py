@@ -7,6 +7,7 @@ has a closed form on both kinds of piece.
 import math
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
@@ -246,7 +247,7 @@ class Profile:
     @property
     def widest_mm(self) -> float:
         """The height at which it is widest [mm]."""
-        return max(self.outline(0.0, self.height_mm, _FINE_STEPS))[1]
+        return _widest(self)
 
     def x_at(self, z: float) -> float:
         """Half the width at a height [mm]."""
@@ -283,9 +284,7 @@ class Profile:
 
     def mirrored(self, low: float, high: float, middle_x: float = 0.0) -> Loop:
         """The outline and its mirror image, about a middle [mm]."""
-        wall = self.outline(low, high)
-        right = ((middle_x + x, z) for x, z in wall)
-        return (*right, *((middle_x - x, z) for x, z in reversed(wall)))
+        return _mirrored(self, low, high, middle_x)
 
     def total(self, low: float, high: float, of: Callable[[Piece, float, float], float]) -> float:
         """An integral of the pieces between two heights."""
@@ -303,22 +302,40 @@ class Profile:
 
         A rim stays open: the wall is carried on above it before the shell is taken off.
         """
-        wall = self.outline(0.0, self.height_mm, _FINE_STEPS)
-        (x0, z0), (x1, z1) = wall[-2], wall[-1]
-        closed = self.is_closed
-        if not closed:
-            further = 2 * abs(by_mm) / math.hypot(x1 - x0, z1 - z0)
-            wall.append((max(0.0, x1 + further * (x1 - x0)), z1 + further * (z1 - z0)))
-        whole = Polygon([*wall, *((-x, z) for x, z in reversed(wall))])
-        left = whole.buffer(-by_mm, join_style="mitre")
-        top = left.bounds[3] if closed and not left.is_empty else self.height_mm
-        points = _right_side(left, top)
-        if len(points) < 2 or (points[-1][0] <= _SAME_MM and not closed):
-            raise CoreError("thickness_mm", f"{by_mm:g} mm", "less: nothing is left inside")
-        if closed:
-            points.append((0.0, top))
-        floor = points[0][1]
-        return through([(x, z - floor) for x, z in points])
+        return _inset(self, by_mm)
+
+
+# What is asked again and again while something else is dragged is worked out once.
+@lru_cache(maxsize=256)
+def _inset(profile: Profile, by_mm: float) -> Profile:
+    wall = profile.outline(0.0, profile.height_mm, _FINE_STEPS)
+    (x0, z0), (x1, z1) = wall[-2], wall[-1]
+    closed = profile.is_closed
+    if not closed:
+        further = 2 * abs(by_mm) / math.hypot(x1 - x0, z1 - z0)
+        wall.append((max(0.0, x1 + further * (x1 - x0)), z1 + further * (z1 - z0)))
+    whole = Polygon([*wall, *((-x, z) for x, z in reversed(wall))])
+    left = whole.buffer(-by_mm, join_style="mitre")
+    top = left.bounds[3] if closed and not left.is_empty else profile.height_mm
+    points = _right_side(left, top)
+    if len(points) < 2 or (points[-1][0] <= _SAME_MM and not closed):
+        raise CoreError("thickness_mm", f"{by_mm:g} mm", "less: nothing is left inside")
+    if closed:
+        points.append((0.0, top))
+    floor = points[0][1]
+    return through([(x, z - floor) for x, z in points])
+
+
+@lru_cache(maxsize=256)
+def _widest(profile: Profile) -> float:
+    return max(profile.outline(0.0, profile.height_mm, _FINE_STEPS))[1]
+
+
+@lru_cache(maxsize=1024)
+def _mirrored(profile: Profile, low: float, high: float, middle_x: float) -> Loop:
+    wall = profile.outline(low, high)
+    right = ((middle_x + x, z) for x, z in wall)
+    return (*right, *((middle_x - x, z) for x, z in reversed(wall)))
 
 
 def _right_side(shape: BaseGeometry, rim: float) -> list[Point]:

@@ -8,7 +8,7 @@ import math
 from abc import abstractmethod
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from functools import cached_property
+from functools import cached_property, lru_cache
 from itertools import pairwise
 from typing import TYPE_CHECKING
 
@@ -72,7 +72,15 @@ class Belt:
 
     def wall(self, low_mm: float, high_mm: float) -> float:
         """As it slants, between two heights [mm²]."""
+        if (low_mm, high_mm) == (self.low.z_mm, self.high.z_mm):
+            return _wall(self.low.plan, self.high.plan, self.height_mm)
         return self.plan(low_mm).wall_to(self.plan(high_mm), high_mm - low_mm)
+
+
+# A scan has many of them, and all but the uppermost stay while something is dragged.
+@lru_cache(maxsize=4096)
+def _wall(below: Plan, above: Plan, height_mm: float) -> float:
+    return below.wall_to(above, height_mm)
 
 
 class Tapered(Solid):
@@ -205,10 +213,10 @@ class Tapered(Solid):
 
     def wall_text(self, low_mm: float, high_mm: float) -> str:
         """Mean edge × mean slant, belt by belt; of many only their sum."""
-        parts = [self._slant_text(*part) for part in self.belts(low_mm, high_mm)]
+        parts = list(self.belts(low_mm, high_mm))
         if len(parts) > _MOST_WRITTEN:
             return figure_text(self.wall_between(low_mm, high_mm) * MM2_PER_CM2)
-        return " + ".join(parts) or "0"
+        return " + ".join(self._slant_text(*part) for part in parts) or "0"
 
     def _slant_text(self, belt: Belt, low_mm: float, high_mm: float) -> str:
         edge = (belt.plan(low_mm).perimeter_mm + belt.plan(high_mm).perimeter_mm) / 2

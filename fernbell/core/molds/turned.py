@@ -64,8 +64,7 @@ class Revolved(Solid):
     def volume_between(self, low_mm: float, high_mm: float) -> float:
         """π ∫ r² dz."""
         self._inside(low_mm, high_mm)
-        whole = self.profile.total(low_mm, high_mm, lambda piece, *to: piece.square(*to))
-        return math.pi * whole / MM3_PER_ML
+        return _volume(self.profile, low_mm, high_mm)
 
     def wall_between(self, low_mm: float, high_mm: float) -> float:
         """2 π ∫ r ds."""
@@ -212,3 +211,9 @@ class Turned(Revolved):
 def _profile(points: tuple[WallPoint, ...]) -> Profile:
     halves = [(point.diameter_mm / 2, point.height_mm) for point in points]
     return through(halves, [point.radius_mm for point in points[1:]])
+
+
+@lru_cache(maxsize=2048)
+def _volume(profile: Profile, low_mm: float, high_mm: float) -> float:
+    whole = profile.total(low_mm, high_mm, lambda piece, *to: piece.square(*to))
+    return math.pi * whole / MM3_PER_ML

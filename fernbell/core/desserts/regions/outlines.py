@@ -1,6 +1,7 @@
 """Outlines of the cut where walls are not upright: what is left around solids, what lies over."""
 
 from collections.abc import Iterable, Iterator
+from functools import lru_cache
 
 from shapely import difference, symmetric_difference, union_all
 from shapely.geometry import MultiPolygon, Polygon, box
@@ -25,6 +26,12 @@ def around(loops: Iterable[Loop], holes: Iterable[Iterable[Loop]]) -> tuple[Loop
     Source:
         geometry.
     """
+    return _around(tuple(loops), tuple(tuple(one) for one in holes))
+
+
+# What stands still while something else is dragged is outlined once.
+@lru_cache(maxsize=512)
+def _around(loops: tuple[Loop, ...], holes: tuple[tuple[Loop, ...], ...]) -> tuple[Loop, ...]:
     taken = union_all([_filled(one) for one in holes])
     left = difference(_filled(loops), taken, grid_size=_GRID_MM)
     # Two drawings of one arc leave slivers between them: what is thinner than this is none.
@@ -44,7 +51,12 @@ def skin(solid: Solid, under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
     Source:
         geometry.
     """
-    covered = _filled(solid.section(0.0, solid.height_mm))
+    return _skin(solid.section(0.0, solid.height_mm), under_mm, thick_mm)
+
+
+@lru_cache(maxsize=256)
+def _skin(section: tuple[Loop, ...], under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
+    covered = _filled(section)
     inner = covered.buffer(under_mm) if under_mm else covered
     over_board = box(-_FAR_MM, 0.0, _FAR_MM, _FAR_MM)
     return tuple(loops_of(covered.buffer(under_mm + thick_mm).difference(inner) & over_board))
@@ -68,14 +80,17 @@ def top_at(solid: Solid, x_mm: float) -> float:
     return next((z for z in heights if solid.plan_at(z).length_mm / 2 >= abs(x_mm)), 0.0)
 
 
-def _filled(loops: Iterable[Loop]) -> BaseGeometry:
+@lru_cache(maxsize=512)
+def _filled(loops: tuple[Loop, ...]) -> BaseGeometry:
     """By the even-odd rule."""
     found: BaseGeometry = Polygon()
     for loop in loops:
         if len(loop) > 2:
             # Of no width: points and lines that touching outlines leave are dropped.
             whole = Polygon(loop).buffer(0)
-            found = symmetric_difference(found, whole, grid_size=_GRID_MM).buffer(0)
+            if not found.is_empty:
+                whole = symmetric_difference(found, whole, grid_size=_GRID_MM).buffer(0)
+            found = whole
     return found
 
 
