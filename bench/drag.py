@@ -1,6 +1,7 @@
 """`python -m bench.drag`: how smoothly a drag on the cut goes, and how soon the figures follow.
 
-In headless Chromium against a throwaway demo server, with a dessert of 12 parts. The page counts
+In headless Chromium against a throwaway demo server, with a ring of 12 parts, a rolled log and
+domes. The page counts
 its own animation frames while a handle is dragged, and measures from each movement that nothing
 has answered yet to the ticket's next change.
 """
@@ -50,10 +51,15 @@ DRAG = """
 """
 
 
+def called(visitor: Visitor, name: str) -> str:
+    """Key of a dessert of the demo."""
+    listed = json.loads(visitor.get("/api/desserts"))["items"]
+    return next(row["id"] for row in listed if row["name"] == name)
+
+
 def twelve_parts(visitor: Visitor) -> str:
     """Key of a dessert of 12 parts, made of the demo's."""
-    listed = json.loads(visitor.get("/api/desserts"))["items"]
-    row = json.loads(visitor.get(f"/api/desserts/{listed[0]['id']}"))
+    row = json.loads(visitor.get(f"/api/desserts/{called(visitor, 'Reedbed')}"))
     fields = ("mold", "built", "portions", "count", "sizes")
     parts = row["parts"]
     base = next(part for part in parts if part["rule"] == "base")
@@ -65,9 +71,11 @@ def twelve_parts(visitor: Visitor) -> str:
     return json.loads(made)["id"]
 
 
-def drag(page: Page) -> dict[str, list[float]]:
-    """Drag the quince's thickness up and down for a while; what the page saw."""
-    page.get_by_role("list", name="Parts").get_by_role("button", name="Quince, set").click()
+def drag(page: Page, address: str, part: str) -> dict[str, list[float]]:
+    """Drag a part's thickness up and down for a while; what the page saw."""
+    page.goto(address)
+    page.locator("svg .part").first.wait_for()
+    page.get_by_role("list", name="Parts").get_by_role("button", name=part).click()
     page.locator(".handle.height").wait_for()
     seen: dict[str, list[float]] = page.evaluate(DRAG, SECONDS)
     return seen
@@ -97,14 +105,19 @@ def report(seen: dict[str, list[float]]) -> None:
 def main() -> None:
     """Serve the demo from a throwaway database, drag, and report."""
     with served(demo=True) as site, chromium() as browser:
-        dessert = twelve_parts(Visitor(site))
+        visitor = Visitor(site)
+        wanted = (
+            ("a ring of 12 parts", twelve_parts(visitor), "Quince, set"),
+            ("a rolled log", called(visitor, "Hedgerow log"), "Yogurt mousse"),
+            ("domes", called(visitor, "Foghorn domes"), "Sea buckthorn curd"),
+        )
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.goto(site)
         page.get_by_role("button", name="Ottilie Marsh").click()
         page.get_by_role("navigation", name="Rooms").wait_for()
-        page.goto(f"{site}/desserts/{dessert}")
-        page.locator("svg .part").first.wait_for()
-        report(drag(page))
+        for what, dessert, part in wanted:
+            print(f"{what}:")
+            report(drag(page, f"{site}/desserts/{dessert}", part))
     print(f"yardstick, a million additions: {yardstick():.0f} ms")
 
 

@@ -22,6 +22,7 @@ from fernbell.core.desserts import (
     take_bite,
     usual_build,
 )
+from fernbell.core.desserts.kinds import expected_rules
 from fernbell.core.findings import Severity
 from fernbell.core.formulas import lines_of
 from fernbell.core.molds import trays
@@ -133,6 +134,7 @@ def worked_out(member: Member, sizes: Sequence[Sized], key: str) -> bytes:
         parts=list(shown.dessert.parts),
         portions=shown.dessert.portions,
         mold_says=shown.dessert.mold.words_in_full(),
+        expects=list(expected_rules(shown.dessert.mold)),
         ways=list(_ways(shown.dessert, found)),
         solved=found,
         sizes=[

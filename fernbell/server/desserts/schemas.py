@@ -225,7 +225,8 @@ class SizeOut(Schema):
 class WorkedOut(Schema):
     """One size worked out and drawn, with its parts as they are in it, and the whole order.
 
-    `mold_says` names its mold, `ways` say the same portions in every way that is of use.
+    `mold_says` names its mold, `expects` what its parts usually do in such a mold, `ways` say
+    the same portions in every way that is of use.
     """
 
     key: str
@@ -233,6 +234,7 @@ class WorkedOut(Schema):
     parts: list[Part]
     portions: Portions
     mold_says: str
+    expects: list[str]
     ways: list[Portions]
     solved: Solved
     sizes: list[SizeOut]

@@ -6146,9 +6146,12 @@ export interface components {
          * WorkedOut
          * @description One size worked out and drawn, with its parts as they are in it, and the whole order.
          *
-         *     `mold_says` names its mold, `ways` say the same portions in every way that is of use.
+         *     `mold_says` names its mold, `expects` what its parts usually do in such a mold, `ways` say
+         *     the same portions in every way that is of use.
          */
         WorkedOut: {
+            /** Expects */
+            expects: string[];
             /** Key */
             key: string;
             /** Mold Says */

@@ -15,6 +15,8 @@ import { useFirstFocus } from '../kit/useFirstFocus'
 const props = defineProps<{
   /** What the dessert has already. */
   present: Part['rule'][]
+  /** What parts usually do in its mold, from the first that is made. */
+  expects?: string[]
   /** Name of the insert a layer is added to, instead of a part. */
   layerOf?: string | undefined
   /** Its rule. */
@@ -34,10 +36,14 @@ type Rule = Part['rule']
 const taken = (key: string) =>
   Boolean(ruleWords(key)?.once) && props.present.some((one) => one === key)
 /** What is not there yet comes first, in the order in which a dessert is built. */
-const missingRule = house.value.rules.find(({ rule }) => !props.present.some((one) => one === rule))
-const rule = ref(
-  (props.layerOf ? props.rule : (missingRule ?? house.value.rules.at(-1))?.rule) as Rule,
-)
+const expected = (key: string) => props.expects?.includes(key) ?? false
+/** What is usual in such a mold comes before what may be there too. */
+const rules = computed(() => {
+  const usual = (props.expects ?? []).flatMap((key) => ruleWords(key) ?? [])
+  return [...usual, ...house.value.rules.filter((one) => !expected(one.rule))]
+})
+const missingRule = rules.value.find(({ rule }) => !props.present.some((one) => one === rule))
+const rule = ref((props.layerOf ? props.rule : (missingRule ?? rules.value.at(-1))?.rule) as Rule)
 const madeOf = ref<{ focus: () => void } | null>(null)
 const submit = ref<HTMLButtonElement | null>(null)
 useFirstFocus(madeOf)
@@ -109,7 +115,7 @@ const label = computed(() => (isNew.value ? `New formula: ${newName.value}` : pi
       <fieldset v-if="!layerOf">
         <legend class="eyebrow">What it does</legend>
         <label
-          v-for="one in house.rules"
+          v-for="one in rules"
           :key="one.rule"
           :class="['does', { picked: rule === one.rule, off: taken(one.rule) }]"
         >

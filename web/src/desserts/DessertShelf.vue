@@ -2,7 +2,7 @@
 /** The dessert's name, its parts from the top down, and the sizes it is made in. */
 import { MenuItem } from 'ant-design-vue/es/menu'
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 
 import { refusalOf } from '../api/client'
 import type { Built, FormulaLook, Part } from '../api/types'
@@ -48,9 +48,10 @@ const BUILT: { value: Built; label: string }[] = [
   { value: 'upside down', label: 'Upside down' },
 ]
 
-/** A dessert just drawn asks for its first part by itself. */
+/** A dessert just drawn asks for its first part by itself, also if it was shown before. */
+const route = useRoute()
 watch(
-  () => props.id,
+  [() => props.id, () => route.fullPath],
   () => {
     if (!(history.state as { fresh?: boolean }).fresh || props.disabled || rows.value.length) return
     history.replaceState({ ...history.state, fresh: false }, '')
@@ -201,6 +202,7 @@ useCommands(() =>
     <AddPart
       v-if="adding"
       :present="present"
+      :expects="work.worked.value?.expects"
       :layer-of="adding.layerOf"
       :rule="layered?.rule"
       :refusal="refusal"

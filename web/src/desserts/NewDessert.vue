@@ -38,7 +38,7 @@ const BEGINNINGS = [
   { value: KIND, label: 'a kind of dessert' },
   { value: NOTHING, label: 'an empty mold' },
 ]
-const { data: kinds } = useKinds()
+const { data: kinds, suspense: kindsKnown } = useKinds()
 const chosenKind = ref<string>()
 const kind = computed(() => chosenKind.value ?? kinds.value?.[0]?.kind ?? '')
 const kindSays = computed(() => kinds.value?.find((one) => one.kind === kind.value)?.text)
@@ -61,7 +61,7 @@ const KNOWN = new Set(['name', 'shape.diameter_mm', 'shape.height_mm'])
 async function make() {
   refusal.value = null
   try {
-    if (lacking.value) return await open(lacking.value.id, false)
+    if (lacking.value) return await open(lacking.value.id, true)
     if (like.value === KIND) return await begun()
     if (like.value !== NOTHING) return await open(await copied(), false)
     // Whoever is faster than the list of molds waits for it here.
@@ -76,6 +76,7 @@ async function make() {
 }
 
 async function begun() {
+  await kindsKnown()
   const made = await begin(kind.value, name.value)
   if (!made.lacking.length) return await open(made.dessert.id, false)
   lacking.value = { id: made.dessert.id, kinds: made.lacking }

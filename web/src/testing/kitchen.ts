@@ -232,6 +232,7 @@ export const worked = (parts: PartResult[], findings: Finding[] = []): WorkedOut
   shape: { form: 'ring', diameter_mm: 200, height_mm: 45 },
   parts: [],
   portions: { cut: 'wedges', count: 12 },
+  expects: ['base', 'fill'],
   mold_says: 'Ring Ø 200 × 45 mm',
   ways: [
     { cut: 'wedges', count: 12 },

@@ -20,4 +20,5 @@ BITE = DessertKind(
         ),
     ),
     built="upside down",
+    usual_in_it=False,
 )

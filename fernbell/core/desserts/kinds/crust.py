@@ -12,4 +12,5 @@ CRUST = DessertKind(
         KindPart("lining", "crumble", {"thickness_mm": 6.0, "height_mm": 40.0}),
         KindPart("fill", "cream", {"level_mm": 38.0}),
     ),
+    usual_in_it=False,
 )

@@ -22,4 +22,5 @@ DRIP_CAKE = DessertKind(
         KindPart("piped", "cream", {"across_mm": 24.0, "height_mm": 18.0}),
     ),
     portions=Wedges(20),
+    usual_in_it=False,
 )

@@ -1,7 +1,7 @@
 """What a kind of dessert is: a file of data, composed into a dessert of any kitchen's formulas."""
 
 import math
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
 from fernbell.core.desserts.body import Built
@@ -40,7 +40,8 @@ class KindPart:
 class DessertKind:
     """A kind of dessert; `parts` in the order they are placed, the lowest first.
 
-    `mold` is what it is begun in where the kitchen hangs nothing like it.
+    `mold` is what it is begun in where the kitchen hangs nothing like it; `usual_in_it` says
+    that in such a mold one expects this kind, and not another.
     """
 
     kind: str
@@ -50,6 +51,7 @@ class DessertKind:
     parts: tuple[KindPart, ...]
     built: Built = "upright"
     portions: Portions | None = None
+    usual_in_it: bool = True
 
 
 @dataclass(frozen=True, slots=True)
@@ -127,6 +129,33 @@ def nearest(kind: DessertKind, hung: Mapping[str, Solid]) -> str | None:
     }
     near = {key: off for key, off in alike.items() if off <= math.log(_AS_LARGE)}
     return min(near, key=lambda key: near[key], default=None)
+
+
+def most_like(mold: Solid, kinds: Sequence[DessertKind]) -> DessertKind:
+    """The kind of dessert whose own mold is most like a mold.
+
+    Args:
+        mold: any mold [Solid].
+        kinds: what may be made in it, the most usual first [DessertKind].
+    Returns:
+        of those of one form, the nearest in height for its width, and in size [DessertKind].
+    Source:
+        common practice.
+    """
+    looks = _looks(mold)
+
+    def unlike(kind: DessertKind) -> tuple[bool, float]:
+        high, wide = kind.mold.height_mm / mold.height_mm, kind.mold.longest_mm / mold.longest_mm
+        # How high it is for its width tells more than how large it is.
+        return _looks(kind.mold) != looks, abs(math.log(high / wide)) + abs(math.log(wide)) / 4
+
+    return min((kind for kind in kinds if kind.usual_in_it), key=unlike)
+
+
+def _looks(mold: Solid) -> tuple[bool, bool, str]:
+    """Upright walls or not, turned out onto its rim or not, and how it looks from above."""
+    turned_out = mold.symmetry != "long" and mold.stands_on_rim
+    return mold.is_upright, turned_out, mold.symmetry
 
 
 def formula_kinds(kind: DessertKind) -> Iterator[str]:

@@ -15,4 +15,5 @@ PAIR = DessertKind(
         KindPart("tier", "ganache", {"height_mm": 5.0}),
         KindPart("tier", "paste", {"height_mm": 8.0}, jobs=_BAKED),
     ),
+    usual_in_it=False,
 )

@@ -19,4 +19,5 @@ PLATED_SHELL = DessertKind(
         KindPart("sauce", "ganache", {"hot": True}, jobs=("ganache.sauce", "ganache.pour")),
     ),
     built="upside down",
+    usual_in_it=False,
 )
