@@ -118,9 +118,9 @@ def palette(page: Page, words: str) -> None:
     page.keyboard.press("Enter")
 
 
-def enter(page: Page, label: str, value: str) -> None:
+def enter(page: Page, label: str, value: str, within: Locator | None = None) -> None:
     """Type into a field and commit it with Enter."""
-    field = page.get_by_label(label, exact=True)
+    field = (within or page).get_by_label(label, exact=True)
     field.fill(value)
     field.press("Enter")
 

@@ -57,12 +57,12 @@ const takeOut = (key: string) => edit(holds.value.filter((one) => one.key !== ke
       </button>
     </article>
     <label v-if="!disabled">
-      <span class="unseen">Set another dessert on it</span>
+      <span class="unseen">Set another one on it</span>
       <RowChoice
         :value="undefined"
         shelf="desserts"
         :fits="(row) => row.id !== id"
-        placeholder="Set another dessert on it"
+        placeholder="Set another one on it"
         class="wide adding"
         @change="(dessert) => add(String(dessert))"
       />
