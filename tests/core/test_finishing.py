@@ -26,6 +26,7 @@ from fernbell.core.desserts import (
     Soak,
     Solved,
     Strewn,
+    Wedges,
     lay_out,
     portions_for,
     solve,
@@ -34,7 +35,18 @@ from fernbell.core.desserts import (
 from fernbell.core.errors import CoreError, OutOfRange
 from fernbell.core.families import drips
 from fernbell.core.formulas import read_formulas
-from fernbell.core.molds import Between, Frame, Gutter, Ring, Solid, Turned, WallPoint, turned_over
+from fernbell.core.molds import (
+    Between,
+    Frame,
+    Gutter,
+    Outlined,
+    Ring,
+    Solid,
+    Turned,
+    WallPoint,
+    turned_over,
+)
+from fernbell.core.molds.outlined import heart
 from tests.core.kitchen import BOOK
 from tests.core.solids import DOME, EVERY, SOLIDS
 
@@ -309,3 +321,35 @@ def test_a_syrup_soaks_the_insert_where_there_is_no_base() -> None:
     )
     assert found.mass is not None
     assert found.mass.value == pytest.approx(8 * math.pi / 4 * 10**2 / 100)
+
+
+def test_a_baked_filling_sinks_and_weighs_as_it_was_filled() -> None:
+    pan = Turned((WallPoint(0, 220), WallPoint(25, 240)))
+    raw, baked = (solved(pan, Fill("f", "mousse", 20, shrink)) for shrink in (0.0, 25.0))
+    assert baked.parts[0].mass == raw.parts[0].mass
+    # By hand: a quarter of 20 mm.
+    assert baked.height.value == pytest.approx(raw.height.value - 5)
+    assert max(z for one in baked.cut.section for loop in one.loops for _, z in loop) == 15
+    assert any("baked it stands at 15 mm" in sentence for sentence in baked.words)
+
+
+def test_what_is_served_in_its_glass_is_drawn_in_it_to_the_end() -> None:
+    glass = Turned((WallPoint(0, 44), WallPoint(80, 70)))
+    stages = solved(glass, Fill("f", "mousse", 60), Strewn("s", "syrup", 5)).stages
+    assert all(stage.in_mold for stage in stages if not stage.aside)
+
+
+@pytest.mark.parametrize("count", [2, 5, 12])
+def test_on_a_free_outline_each_portion_has_its_garnish(count: int) -> None:
+    plan = Outlined(heart(180), 45).plan_at(0)
+    wedges = Wedges(count)
+    strokes, _ = wedges.knife(plan)
+    ends = [end for _, end in strokes]
+    turns = sorted(math.atan2(x, y) % (2 * math.pi) for x, y in ends)
+    sits = [math.atan2(x, y) % (2 * math.pi) for x, y in wedges.centers(plan)]
+    outline = Polygon(plan.outline())
+    assert all(outline.contains(Point(place)) for place in wedges.centers(plan))
+    # One between every two cuts.
+    assert sorted(sum(turn > begin for begin in turns) % count for turn in sits) == list(
+        range(count)
+    )

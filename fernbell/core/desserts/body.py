@@ -143,10 +143,10 @@ class Body:
 
     @cached_property
     def top_mm(self) -> float:
-        """Height before coating: the fill's level, or the highest solid [mm]."""
+        """Height before coating: where the fill stands, or the highest solid [mm]."""
         if self.formed:
             return self.formed.height_mm
-        return self.rest.level_mm if self.rest else self.blocks_top_mm
+        return self.rest.baked_mm if self.rest else self.blocks_top_mm
 
     @cached_property
     def raised_mm(self) -> float:

@@ -6,6 +6,8 @@ from dataclasses import dataclass
 from itertools import pairwise
 from typing import TYPE_CHECKING, ClassVar, Literal, Self
 
+from shapely.geometry import LineString, Polygon
+
 from fernbell.core.desserts import practice
 from fernbell.core.errors import OutOfRange
 from fernbell.core.field import Field, check_fields
@@ -16,6 +18,7 @@ Stroke = tuple[Point, Point]
 """One stroke of the knife, from a point to another [mm]."""
 
 _CIRCLE_STEPS = 96
+_FAR_MM = 1e4
 _GARNISH_SITS = figure("garnish sits")
 """How far out on a wedge its garnish sits, as a share of the radius; common practice."""
 
@@ -90,6 +93,8 @@ class Wedges(Counted):
 
     def centers(self, plan: Plan) -> tuple[Point, ...]:
         """Where the middle of each portion's garnish sits on a plan [mm]."""
+        if self.count > 1 and not plan.is_round and not plan.hole():
+            return _between(plan.outline(), _of_one_area(plan.outline(), self.count)[0])
         # One portion is the whole: its garnish sits in the middle.
         reach = 0.0 if self.count == 1 else _GARNISH_SITS * plan.length_mm / 2
         turns = ((i + 0.5) / self.count for i in range(self.count))
@@ -254,6 +259,18 @@ def _of_one_area(edge: Loop, count: int) -> tuple[tuple[Stroke, ...], Loop]:
     (first, begin), (last, end) = ends[0], ends[1]
     portion = ((0.0, 0.0), begin, *walk[first:last], end)
     return tuple(((0.0, 0.0), one) for _, one in ends), portion
+
+
+def _between(edge: Loop, strokes: tuple[Stroke, ...]) -> tuple[Point, ...]:
+    """Where the garnish sits on a portion of an outline: half way between its cuts [mm]."""
+    turns = [math.atan2(x, y) for _, (x, y) in strokes]
+    found = []
+    for begin, end in zip(turns, (*turns[1:], turns[0]), strict=True):
+        turn = begin + ((end - begin) % (2 * math.pi) or 2 * math.pi) / 2
+        ray = LineString([(0.0, 0.0), (_FAR_MM * math.sin(turn), _FAR_MM * math.cos(turn))])
+        reach = _GARNISH_SITS * float(Polygon(edge).intersection(ray).length)
+        found.append((reach * math.sin(turn), reach * math.cos(turn)))
+    return tuple(found)
 
 
 def _grids() -> Iterator[Grid]:

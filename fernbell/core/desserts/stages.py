@@ -83,7 +83,8 @@ def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage
     feet = {place[made.shape(one)]: one.raises_mm for one in body.regions if one.raises_mm}
     frozen = any(one.wait and one.wait.kind is WaitKind.FREEZE for one in stages)
     for step in _out_of_the_mold(body, steps, readings, frozen=frozen):
-        stage = _stage(step, standing, place, readings)
+        # What is served in its glass never leaves it.
+        stage = _stage(step, standing, place, readings, in_mold=body.served_in_it)
         standing = stage.shows
         stages.append(stage)
     if not feet:

@@ -2444,6 +2444,11 @@ export interface components {
              * @enum {string}
              */
             rule: "fill";
+            /**
+             * Shrink Percent
+             * @default 0
+             */
+            shrink_percent: number;
         };
         /**
          * FillIn

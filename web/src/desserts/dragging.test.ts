@@ -26,7 +26,14 @@ const heart: PartOf<'insert'> = {
     { key: 'low', formula: 'f', name: '', height_mm: 10 },
   ],
 }
-const fill: PartOf<'fill'> = { key: 'm', rule: 'fill', formula: 'f', name: '', level_mm: null }
+const fill: PartOf<'fill'> = {
+  key: 'm',
+  rule: 'fill',
+  formula: 'f',
+  name: '',
+  level_mm: null,
+  shrink_percent: 0,
+}
 /** By the handle of that name that its rule has. */
 const drag = (part: Part, name: string, by: number, fine = false): Drag => {
   const handle = ruleWords(part.rule)?.handles.find((one) => one.name === name)

@@ -15,7 +15,14 @@ const glaze: Part = {
   top_only: false,
   dipped: false,
 }
-const mousse: Part = { key: 'mousse', rule: 'fill', formula: 'f2', name: '', level_mm: null }
+const mousse: Part = {
+  key: 'mousse',
+  rule: 'fill',
+  formula: 'f2',
+  name: '',
+  level_mm: null,
+  shrink_percent: 0,
+}
 const heart: Part = {
   key: 'heart',
   rule: 'insert',

@@ -48,7 +48,14 @@ const glaze: PartOf<'coat'> = {
   top_only: false,
   dipped: false,
 }
-const fill: PartOf<'fill'> = { key: 'fill', rule: 'fill', formula: 'f', name: '', level_mm: null }
+const fill: PartOf<'fill'> = {
+  key: 'fill',
+  rule: 'fill',
+  formula: 'f',
+  name: '',
+  level_mm: null,
+  shrink_percent: 0,
+}
 const formulas = ['base', 'jelly', 'glaze'].map((one) => formula(`f-${one}`, `The ${one}`))
 const formulaOf = (id: string) => formulas.find((one) => one.id === id)
 
@@ -115,7 +122,7 @@ describe('PartEditor', () => {
         .map((one) => one.text())
     expect(labels(base)).toEqual(['Thickness', 'Across'])
     expect(labels(glaze)).toEqual(['Thickness', 'Run-off, saved', 'Least that pours'])
-    expect(labels(fill)).toEqual(['Filled to'])
+    expect(labels(fill)).toEqual(['Filled to', 'Sinks in the oven'])
     expect(labels(heart, { layer: heart.layers[0] })).toEqual([
       'Thickness',
       'Across',

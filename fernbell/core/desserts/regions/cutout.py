@@ -8,6 +8,7 @@ from shapely import intersection
 from shapely.geometry import Polygon, box
 
 from fernbell.core.desserts.regions.outlines import loops_of, skin
+from fernbell.core.desserts.regions.pieces import disc_at
 from fernbell.core.desserts.regions.region import COAT, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop
 from fernbell.core.molds import box as loop_box
@@ -64,6 +65,10 @@ class Cutout(Region):
         whole = [Polygon(loop) for loop in skin(outer, self.under_mm, self.thick_mm)]
         over = box(-half, outer.height_mm / 3, half, top + self.thick_mm + 1)
         yield tuple(loop for one in whole for loop in loops_of(intersection(one, over)))
+
+    def on_top(self, near: Surroundings) -> tuple[Loop, ...]:
+        """As it was cut, or as far as what it sinks down on reaches."""
+        return (disc_at(0.0, 0.0, min(self.wide_mm, near.outer.across_mm) / 2),)
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """To its edge, and over the top."""

@@ -10,7 +10,7 @@ from fernbell.core.desserts.regions.region import GARNISH, Region, Surroundings,
 from fernbell.core.molds import MM3_PER_ML, Loop, Point
 from fernbell.core.working import Given, Working, figure_text
 
-_CIRCLE = tuple((math.cos(math.pi * i / 9), math.sin(math.pi * i / 9)) for i in range(18))
+_CIRCLE = tuple((math.cos(math.pi * i / 18), math.sin(math.pi * i / 18)) for i in range(36))
 _HALF_CIRCLE = tuple((math.cos(math.pi * i / 12), math.sin(math.pi * i / 12)) for i in range(13))
 
 

@@ -27,13 +27,17 @@ class Pour:
 
 @dataclass(frozen=True, slots=True)
 class Rest(Region):
-    """Whatever room is left below a level; `stops` are its pours in their order, each by name."""
+    """Whatever room is left below a level; `stops` are its pours in their order, each by name.
+
+    Baked it sinks by `sunk_mm`, and is drawn so [mm].
+    """
 
     part: str
     name: str
     formula: str
     solid: Solid
     stops: tuple[tuple[str, float, float], ...]
+    sunk_mm: float = 0.0
 
     layer = None
     goes_by = "what is left"
@@ -44,6 +48,11 @@ class Rest(Region):
     def level_mm(self) -> float:
         """How high it is filled [mm]."""
         return self.solid.height_mm
+
+    @property
+    def baked_mm(self) -> float:
+        """How high it stands at last [mm]."""
+        return self.level_mm - self.sunk_mm
 
     @property
     def thick_mm(self) -> float | None:
@@ -111,7 +120,8 @@ class Rest(Region):
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """One shape a pour, with holes where solids stand in it."""
         half = self.solid.across_mm / 2
-        for _, low, high in self.stops:
+        for _, low, filled in self.stops:
+            high = max(low, min(filled, self.baked_mm))
             holes = [one.holes(low, high, half) for one in near.solids]
             if self.solid.is_upright and all(one.is_apart for one in near.solids):
                 yield (*self.solid.section(low, high), *chain.from_iterable(holes))

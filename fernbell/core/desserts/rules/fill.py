@@ -21,7 +21,10 @@ WORDS = RuleWords(
     text="mousse or cream: whatever room is left",
     usual_kind="mousse",
     seen=2,
-    fields=(Field("level_mm", "Filled to", most=LARGEST_MM, open_least=True, empty="the rim"),),
+    fields=(
+        Field("level_mm", "Filled to", most=LARGEST_MM, open_least=True, empty="the rim"),
+        Field("shrink_percent", "Sinks in the oven", most=60, first=0),
+    ),
     handles=(Handle("level", "level_mm", "level", "up", "top", empty_at_rim=True),),
     once="one part at most that fills the rest",
 )
@@ -34,6 +37,7 @@ class Fill(Part):
     key: str
     formula: str
     level_mm: float | None = None
+    shrink_percent: float = 0.0
     name: str = ""
     rule: Literal["fill"] = "fill"
 
@@ -57,7 +61,8 @@ class Fill(Part):
         """Around everything that stands in the mold."""
         level = body.mold.height_mm if self.level_mm is None else self.level_mm
         solid = body.mold.to_height(level)
-        return (Rest(self.key, self.name, self.formula, solid, body.stops(level)),)
+        sunk = max(0.0, level - body.board_top_mm) * self.shrink_percent / 100
+        return (Rest(self.key, self.name, self.formula, solid, body.stops(level), sunk),)
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """One step a pour; each is frozen before the next."""
@@ -67,7 +72,7 @@ class Fill(Part):
                 Moment.POUR,
                 "pour",
                 pour.name,
-                f"{name}, {_pour_says(made.body, pour)}",
+                f"{name}, {_pour_says(made.body, pour)}{self._sinks(made.body)}",
                 ((self.key, None, number),),
                 usual=practice.SEAL_FREEZE if number < len(pours) - 1 else None,
                 working=pour.mass or pour.volume,
@@ -114,7 +119,14 @@ class Fill(Part):
 
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """Up to where."""
-        yield f"{made.name(self.key)} fills the rest up to {figure_text(made.body.level_mm)} mm."
+        level = figure_text(made.body.level_mm)
+        yield f"{made.name(self.key)} fills the rest up to {level} mm{self._sinks(made.body)}."
+
+    def _sinks(self, body: Body) -> str:
+        rest = body.rest
+        return (
+            f"; baked it stands at {figure_text(rest.baked_mm)} mm" if rest and rest.sunk_mm else ""
+        )
 
     def says(self) -> str:
         """Up to where."""

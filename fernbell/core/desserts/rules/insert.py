@@ -129,9 +129,11 @@ class Insert(Part):
     def place(self, body: Body) -> tuple[Block, ...]:
         """One solid a layer, from its underside up."""
         stack: list[Block] = []
-        height, (first, *others) = self.lift_mm, self._middles(body)
+        # To a nanometer: outlines cannot be told apart that are nearer.
+        lift = round(self.lift_mm, 6)
+        height, (first, *others) = lift, self._middles(body)
         for layer in reversed(self.layers):
-            solid = self._solid(body, layer, height - self.lift_mm)
+            solid = self._solid(body, layer, height - lift)
             stack.append(
                 Block(
                     self.key,
