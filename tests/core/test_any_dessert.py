@@ -25,6 +25,8 @@ from tests.core.kitchen import BOOK
 COUNTS = st.integers(1, 60)
 
 
+# A mold read from a mesh is long when it is written out.
+@pytest.mark.filterwarnings("ignore::hypothesis.errors.HypothesisWarning")
 @pytest.mark.parametrize("rule", RULES, ids=lambda rule: rule.words.rule)
 def test_every_rule_is_drawn(rule: type[Part]) -> None:
     found = find(
