@@ -146,7 +146,10 @@ class Body:
         """Height before coating: where the fill stands, or the highest solid [mm]."""
         if self.formed:
             return self.formed.height_mm
-        return self.rest.baked_mm if self.rest else self.blocks_top_mm
+        inside = self.rest.baked_mm if self.rest else self.blocks_top_mm
+        # A shell that is turned out or joined stands as high as it is, however it is filled.
+        stands = not self.is_upright or self.mold.in_halves or self.rest is None
+        return max(inside, self.lining.high_mm) if self.lining and stands else inside
 
     @cached_property
     def raised_mm(self) -> float:

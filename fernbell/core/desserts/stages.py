@@ -157,10 +157,15 @@ def _in_the_mold(body: Body, steps: list[BuildStep]) -> Iterator[BuildStep]:
             yield step
 
 
+def _is_bare(body: Body) -> bool:
+    """Whether nothing is made in it: a plate, a box that others are set in."""
+    return not body.solids and body.rest is None
+
+
 def _lining(body: Body) -> Iterator[BuildStep]:
     """A strip all round upright walls, a sheet in what is long; nothing sticks to the others."""
     mold = body.mold
-    if body.formed or body.lining:
+    if body.formed or body.lining or _is_bare(body):
         return
     if mold.is_upright:
         edge = mold.perimeter_at(mold.height_mm)
@@ -204,6 +209,10 @@ def _out_of_the_mold(
         says = f"{figure_text(body.roll.trim_mm)} mm off each end, {kept}"
         unmold = BuildStep(Moment.OVER, "trim", "Trim", says)
     over = _at(steps, Moment.OVER)
+    if _is_bare(body):
+        # A plate or a box: nothing is made in it.
+        yield from (*over, *_at(steps, Moment.SERVICE))
+        return
     if body.mold.in_halves:
         over = [BuildStep(Moment.OVER, "join", "Join the halves", _JOINING), *over]
     if body.served_in_it or body.is_hollow:

@@ -129,8 +129,8 @@ class Insert(Part):
     def place(self, body: Body) -> tuple[Block, ...]:
         """One solid a layer, from its underside up."""
         stack: list[Block] = []
-        # To a nanometer: outlines cannot be told apart that are nearer.
-        lift = round(self.lift_mm, 6)
+        # Outlines nearer than this cannot be told apart.
+        lift = self.lift_mm if self.lift_mm > practice.TOUCHING_MM else 0.0
         height, (first, *others) = lift, self._middles(body)
         for layer in reversed(self.layers):
             solid = self._solid(body, layer, height - lift)
