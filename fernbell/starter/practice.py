@@ -73,6 +73,7 @@ PRACTICE: Mapping[str, Practice] = {
     "soak on 100 cm²": Practice(8, "g", "syrup brushed on a sponge"),
     "foot stands out": Practice(4, "mm", "a crisp disc a little wider than what stands on it"),
     "spoon": Practice(15, "ml", "a tablespoon, by which cups are shared out"),
+    "held apart": Practice(5, "mm", "between desserts set side by side on another"),
     "mound across": Practice(25, "mm", "a border piped on a cake"),
     "drip runs": Practice(40, "mm", "a drip down a side"),
     "leaf thickness": Practice(1.5, "mm", "chocolate or tuile spread for a template"),

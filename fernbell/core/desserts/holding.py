@@ -11,14 +11,15 @@ from fernbell.core.errors import OutOfRange
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Point
 from fernbell.core.working import GEOMETRY, Working, figure_text
+from fernbell.starter.practice import practice
 
 if TYPE_CHECKING:
     from fernbell.core.desserts.body import Body
     from fernbell.core.desserts.cut import Cut
     from fernbell.core.desserts.measure import MeasuredDessert
 
-_APART_MM = 5.0
-"""Between what stands side by side; common practice."""
+_APART_MM = practice("held apart")
+"""Between what stands side by side."""
 
 
 @dataclass(frozen=True, slots=True)
