@@ -230,7 +230,9 @@ class Body:
         low, high = (min(z, self.mold.height_mm) for z in (low_mm, high_mm))
         if self.mold.is_upright and not self.lining:
             return [self._wall_at(low)]
-        return [self._wall_at(z) for z in _steps(low, high)]
+        # A straight wall is nearest at one of its ends.
+        levels = [low, high] if self.mold.is_straight and not self.lining else _steps(low, high)
+        return [self._wall_at(z) for z in levels]
 
     def _wall_at(self, z_mm: float) -> Plan:
         return self.lining.plan_at(z_mm) if self.lining else self.mold.plan_at(z_mm)

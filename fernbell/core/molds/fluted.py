@@ -38,6 +38,8 @@ class Fluted(Tapered):
     depth_mm: float
     form: Literal["fluted"] = "fluted"
 
+    is_straight = True
+
     def __post_init__(self) -> None:
         check_fields(self, _FIELDS)
         # A wave deeper than a quarter of the radius is no pan any more; common practice.

@@ -76,10 +76,9 @@ class Freehand(Plan):
 
     def towards(self, other: "Freehand", share: float) -> "Freehand":
         """Corner by corner; both have as many."""
-        pairs = zip(self.corners, other.corners, strict=True)
-        return Freehand(
-            tuple((x0 + share * (x1 - x0), y0 + share * (y1 - y0)) for (x0, y0), (x1, y1) in pairs)
-        )
+        if share in (0, 1):
+            return other if share else self
+        return Freehand(_towards(self.corners, other.corners, share))
 
     def wall_to(self, above: "Freehand", height_mm: float) -> float:
         """Side by side in two triangles each, the mean of both ways to divide it."""
@@ -104,6 +103,13 @@ class Freehand(Plan):
         return tuple((round(x, 2), round(y, 2)) for x, y in self.corners)
 
 
+# Outlines of many corners stay while something else is dragged.
+@lru_cache(maxsize=512)
+def _towards(corners: Loop, others: Loop, share: float) -> Loop:
+    pairs = zip(corners, others, strict=True)
+    return tuple((x0 + share * (x1 - x0), y0 + share * (y1 - y0)) for (x0, y0), (x1, y1) in pairs)
+
+
 def sides(loop: Loop) -> Sequence[tuple[Point, Point]]:
     """The sides of a polygon.
 
@@ -117,6 +123,7 @@ def sides(loop: Loop) -> Sequence[tuple[Point, Point]]:
     return list(zip(loop, (*loop[1:], loop[0]), strict=True))
 
 
+@lru_cache(maxsize=512)
 def shoelace(loop: Loop) -> float:
     """Area of a polygon; A = 1/2 sum (x y' - x' y).
 

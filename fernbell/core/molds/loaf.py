@@ -34,6 +34,8 @@ class Loaf(Tapered):
     corner_radius_mm: float = 0.0
     form: Literal["loaf"] = "loaf"
 
+    is_straight = True
+
     def __post_init__(self) -> None:
         check_fields(self, _FIELDS)
         sides = (self.length_mm, self.width_mm, self.floor_length_mm, self.floor_width_mm)

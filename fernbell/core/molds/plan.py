@@ -281,7 +281,7 @@ def clearance(inner: Plan, outer: Plan, shift_mm: float = 0.0) -> float:
         geometry, exact.
     """
     if not (isinstance(inner, RoundedBox) and isinstance(outer, RoundedBox)):
-        return _clearance_of_outlines(_filled(inner, shift_mm), _filled(outer))
+        return _clearance_of_outlines(inner, outer, shift_mm)
     corner_x = inner.length_mm / 2 - inner.corner_radius_mm + abs(shift_mm)
     corner_y = inner.width_mm / 2 - inner.corner_radius_mm
     return -(_signed_distance(corner_x, corner_y, outer) + inner.corner_radius_mm)
@@ -296,10 +296,13 @@ def _filled(plan: Plan, shift_mm: float = 0.0) -> Polygon:
     return Polygon(moved(plan.outline(), shift_mm), [moved(hole, shift_mm)] if hole else [])
 
 
-def _clearance_of_outlines(inner: Polygon, outer: Polygon) -> float:
-    if outer.contains(inner):
-        return float(inner.boundary.distance(outer.boundary))
-    return -float(max(shapely.distance(shapely.points(inner.exterior.coords), outer)))
+# Outlines of many corners stay while something else is dragged.
+@lru_cache(maxsize=1024)
+def _clearance_of_outlines(inner: Plan, outer: Plan, shift_mm: float) -> float:
+    within, around = _filled(inner, shift_mm), _filled(outer)
+    if around.contains(within):
+        return float(within.boundary.distance(around.boundary))
+    return -float(max(shapely.distance(shapely.points(within.exterior.coords), around)))
 
 
 def _signed_distance(x: float, y: float, plan: RoundedBox) -> float:

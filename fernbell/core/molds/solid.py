@@ -47,6 +47,8 @@ class Solid(ABC):
 
     is_upright: ClassVar[bool] = False
     """Whether it looks the same at every height."""
+    is_straight: ClassVar[bool] = False
+    """Whether its wall goes straight from its floor to its rim."""
     in_halves: ClassVar[bool] = False
     """Whether what it holds is molded in two and joined."""
     seen: ClassVar[str] = "rim"

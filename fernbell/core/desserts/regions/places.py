@@ -11,6 +11,7 @@ from fernbell.core.errors import CoreError
 from fernbell.core.molds import Loop, Plan, spaced
 
 MOST_PLACES = 2000
+_POINT_MM = 0.1
 _BENT = 12
 """How many fewer are tried where an edge is bent or has corners."""
 _MIDDLE: Loop = ((0.0, 0.0),)
@@ -56,9 +57,11 @@ def side_by_side(plan: Plan, in_mm: float, every_mm: float) -> Loop:
 
 def _line(plan: Plan, in_mm: float) -> Plan | None:
     try:
-        return plan.grown(-in_mm)
+        line = plan.grown(-in_mm)
     except CoreError:
         return None
+    # Of an empty mold there is a point.
+    return line if line.perimeter_mm > _POINT_MM else None
 
 
 def _apart(places: Loop) -> float:
