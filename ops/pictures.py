@@ -155,7 +155,7 @@ def pasting(page: Page) -> None:
 
 def _dessert(page: Page, name: str) -> None:
     page.get_by_role("button", name="What next").click()
-    page.keyboard.type(name)
+    page.get_by_role("combobox", name="What next?").fill(name)
     page.get_by_role("dialog").get_by_text(name).first.wait_for()
     page.keyboard.press("Enter")
     page.locator("ol.unseen", has_text=name).wait_for(state="attached")
@@ -163,9 +163,9 @@ def _dessert(page: Page, name: str) -> None:
 
 
 def log(page: Page) -> None:
-    """A rolled log with its core, the sheet selected."""
+    """A rolled log with its core, from the side and flat; the sheet selected."""
     _dessert(page, "Hedgerow log")
-    page.get_by_role("list", name="Parts").get_by_role("button", name="Yogurt mousse").click()
+    page.get_by_role("list", name="Parts").get_by_role("button", name="Poppy-seed roulade").click()
 
 
 def tart(page: Page) -> None:
