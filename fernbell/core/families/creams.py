@@ -1,6 +1,7 @@
 """Creams: whipped, lightened with custard, and buttercreams of three schools."""
 
 from fernbell.core.families.family import (
+    Admits,
     Dial,
     Failure,
     Family,
@@ -13,6 +14,8 @@ from fernbell.core.families.family import (
 from fernbell.core.families.making import BLOOM, BURNS, COOLING, EGG, STEAM, chill, losses, step
 from fernbell.core.pantry import SWEETS, LineRole
 
+_WHIPS = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": 30})
+_MILKY = Admits((LineRole.MILK, LineRole.CREAM), sour=False)
 CHANTILLY = Dial(
     reading("fat"),
     "fat in the whole: it holds the air",
@@ -54,7 +57,15 @@ CREAMS = Family(
             band="whips",
             aim=33,
             parts=(
-                StarterLine("cream", 400, "whip", "air; 2-6 °C", slot="on", overrun_percent=100),
+                StarterLine(
+                    "cream",
+                    400,
+                    "whip",
+                    "air; 2-6 °C",
+                    slot="on",
+                    overrun_percent=100,
+                    admits=_WHIPS,
+                ),
                 StarterLine("mascarpone", 40, "whip", "the longer hold", optional=True),
                 StarterLine("icing-sugar", 40, "whip", "sweetness"),
             ),
@@ -71,7 +82,7 @@ CREAMS = Family(
             band="pipes",
             aim=0.9,
             parts=(
-                StarterLine("milk", 250, "boil", "the liquid", slot="on"),
+                StarterLine("milk", 250, "boil", "the liquid", slot="on", admits=_MILKY),
                 StarterLine("yolk", 45, "mix", "body"),
                 StarterLine("sugar", 60, "mix", "sweetness"),
                 StarterLine("starch", 22, "mix", "thickens"),
@@ -121,7 +132,7 @@ CREAMS = Family(
             band="spreads",
             aim=35,
             parts=(
-                StarterLine("milk", 200, "boil", "the liquid", slot="on"),
+                StarterLine("milk", 200, "boil", "the liquid", slot="on", admits=_MILKY),
                 StarterLine("yolk", 50, "mix", "body"),
                 StarterLine("sugar", 110, "mix", "sweetness"),
                 StarterLine("starch", 18, "mix", "thickens"),

@@ -1,6 +1,7 @@
 """Custards: set by yolk, egg or starch, and by the heat they take."""
 
 from fernbell.core.families.family import (
+    Admits,
     Dial,
     Failure,
     Family,
@@ -55,7 +56,10 @@ WINE = Dial(
 SWEET = window(7, 26, "Below it tastes flat, above it cloys.")
 FAT = window(3, 34, "Below it is thin, above it coats the tongue.")
 
-_MILK = StarterLine("milk", 500, "boil", "the liquid", slot="on")
+# Juice, wine, vinegar and sour milk curdle with egg or starch at the boil.
+_MILKY = Admits((LineRole.MILK, LineRole.CREAM), sour=False)
+_WINY = Admits((LineRole.ALCOHOL,), most_solids=30)
+_MILK = StarterLine("milk", 500, "boil", "the liquid", slot="on", admits=_MILKY)
 _VANILLA = StarterLine("vanilla", 2, "", "flavor", optional=True, strained=True)
 _BOIL = step("boil", "Bring milk to the boil with half the sugar and the vanilla.", 100)
 _COOK = step(
@@ -151,7 +155,7 @@ CUSTARDS = Family(
             band="slices",
             aim=1.0,
             parts=(
-                StarterLine("milk", 250, "boil", "the liquid", slot="on"),
+                StarterLine("milk", 250, "boil", "the liquid", slot="on", admits=_MILKY),
                 _VANILLA,
                 StarterLine("yolk", 70, "cook", "body"),
                 StarterLine("sugar", 75, "cook", "sweetness"),
@@ -178,7 +182,7 @@ CUSTARDS = Family(
             band="wobbles",
             aim=19,
             parts=(
-                StarterLine("cream", 400, "warm", "the liquid", slot="on"),
+                StarterLine("cream", 400, "warm", "the liquid", slot="on", admits=_MILKY),
                 StarterLine("milk", 100, "warm", "lightens it"),
                 _VANILLA,
                 StarterLine("yolk", 95, "mix", "the dial sets it"),
@@ -205,7 +209,7 @@ CUSTARDS = Family(
             band="unmolds",
             aim=43,
             parts=(
-                StarterLine("milk", 400, "warm", "the liquid", slot="on"),
+                StarterLine("milk", 400, "warm", "the liquid", slot="on", admits=_MILKY),
                 StarterLine("cream", 100, "warm", "roundness"),
                 _VANILLA,
                 StarterLine("egg", 200, "mix", "the dial sets it"),
@@ -232,7 +236,7 @@ CUSTARDS = Family(
             band="ribbon",
             aim=80,
             parts=(
-                StarterLine("wine", 150, "whisk", "flavor and the liquid", slot="on"),
+                StarterLine("wine", 150, "whisk", "flavor and the liquid", slot="on", admits=_WINY),
                 StarterLine("yolk", 120, "whisk", "the dial sets it", overrun_percent=200),
                 StarterLine("sugar", 80, "whisk", "sweetness"),
             ),

@@ -81,10 +81,25 @@ class Dial:
 
 
 @dataclass(frozen=True, slots=True)
+class Admits:
+    """What may stand in the place of a starter's line: of which roles, and how it is made up.
+
+    What is not `sour` curdles nothing that holds egg or starch; `least` is of some components at
+    least, `most_solids` all that is not water or alcohol at most [g in 100 g].
+    """
+
+    roles: tuple[LineRole, ...]
+    sour: bool = True
+    least: Mapping[str, float] = field(default_factory=dict)
+    most_solids: float = 100.0
+
+
+@dataclass(frozen=True, slots=True)
 class StarterLine:
     """One line of a starter: so much of a stuff (see `STUFFS`) for its size, and why.
 
-    `slot` names it as a choice of the sentence ('with', 'on'); what is `optional` may be left out.
+    `slot` names it as a choice of the sentence ('with', 'on'), `admits` what may be chosen there
+    where not anything of a slot may; what is `optional` may be left out.
     """
 
     stuff: str
@@ -95,6 +110,7 @@ class StarterLine:
     optional: bool = False
     overrun_percent: float = 0.0
     strained: bool = False
+    admits: Admits | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,6 +1,7 @@
 """Glazes, coats and sprays: what runs, sets and shines."""
 
 from fernbell.core.families.family import (
+    Admits,
     Dial,
     Failure,
     Family,
@@ -14,6 +15,7 @@ from fernbell.core.families.making import BLOOM, BURNS, by_brix, chill, losses, 
 from fernbell.core.formulas import Until, ratio
 from fernbell.core.pantry import LineRole
 
+_WETS = Admits((LineRole.WATER, LineRole.FRUIT, LineRole.MILK), most_solids=30)
 MIRROR = Dial(
     reading("gelatin-water"),
     "gelatin of 200 bloom on the water",
@@ -168,7 +170,7 @@ GLAZES = Family(
             aim=18,
             parts=(
                 StarterLine("icing-sugar", 250, "stir", "body"),
-                StarterLine("lemon", 45, "stir", "the dial sets it", slot="on"),
+                StarterLine("lemon", 45, "stir", "the dial sets it", slot="on", admits=_WETS),
             ),
             steps=(step("stir", "Sift, stir until it shines; use at once.", 30, wait=rest(1, 30)),),
             losses=losses(0, 3),

@@ -172,8 +172,4 @@ def slot_choices(job: Job, pantry: tuple[Ingredient, ...]) -> dict[str, tuple[In
     Source:
         told by the make-up.
     """
-    return {
-        part.slot: choices(widened(STUFFS[part.stuff], part.slot), pantry)
-        for part in job.parts
-        if part.slot
-    }
+    return {part.slot: choices(widened(part), pantry) for part in job.parts if part.slot}

@@ -1,10 +1,10 @@
 """Which lines of a formula its job's sentence names: with this couverture, on that cream."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from fernbell.core.families.family import Job, StarterLine
-from fernbell.core.families.stuffs import STUFFS, fits, widened
+from fernbell.core.families.stuffs import fits, widened
 from fernbell.core.formulas import Lines
 
 SAID: Mapping[str, str] = {
@@ -45,8 +45,11 @@ def sentence(job: Job, lines: Lines) -> tuple[Slot, ...]:
 
 
 def _line(part: StarterLine, lines: Lines, taken: set[str | None]) -> str | None:
-    """The heaviest line that fits; what is beaten up stands for what is beaten up."""
-    stuff = widened(STUFFS[part.stuff], part.slot)
+    """The heaviest line that fits; what is beaten up stands for what is beaten up.
+
+    What somebody has taken is read, also where it would not be offered.
+    """
+    stuff = widened(replace(part, admits=None))
     fitting = [
         line
         for line in lines.formula.lines

@@ -4,7 +4,11 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field, replace
 
 from fernbell.core.errors import Lacking
+from fernbell.core.families.family import Admits, StarterLine
 from fernbell.core.pantry import COMPONENTS, LIQUIDS, ChocolateKind, Ingredient, LineRole, role_of
+
+_SOUR = 0.4
+"""Acids from which milk curdles with egg or starch at the boil [g in 100 g]; common practice."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -12,7 +16,7 @@ class Stuff:
     """Something a starter asks for: of which roles, nearest to which make-up [g in 100 g].
 
     Of those that fit, one whose name holds one of `words` goes first; `named` admits nothing
-    else. `chocolate` asks for a kind of chocolate.
+    else. `chocolate` asks for a kind of chocolate, `admits` for a make-up.
     """
 
     name: str
@@ -21,6 +25,7 @@ class Stuff:
     words: tuple[str, ...] = ()
     named: bool = False
     chocolate: ChocolateKind | None = None
+    admits: Admits | None = None
 
 
 _R, _K = LineRole, ChocolateKind
@@ -107,20 +112,32 @@ def fits(stuff: Stuff, ingredient: Ingredient) -> bool:
     if stuff.chocolate is not None:
         own = ingredient.chocolate
         return own is not None and own.kind is stuff.chocolate
-    return role_of(ingredient) in stuff.roles
+    admitted = stuff.admits is None or _admitted(stuff.admits, ingredient)
+    return role_of(ingredient) in stuff.roles and admitted
 
 
-def widened(stuff: Stuff, slot: str) -> Stuff:
-    """What may be chosen in the place of a stuff: any chocolate for one, any liquid for one.
+def _admitted(admits: Admits, ingredient: Ingredient) -> bool:
+    made = ingredient.make_up
+    if made is None:
+        return False
+    solids = 100 - (made.water or 0) - (made.alcohol or 0)
+    enough = all((getattr(made, part) or 0) >= grams for part, grams in admits.least.items())
+    return enough and solids <= admits.most_solids and (admits.sour or (made.acids or 0) < _SOUR)
+
+
+def widened(part: StarterLine) -> Stuff:
+    """What may be chosen in the place of a line: any chocolate for one, any liquid for one.
 
     Args:
-        stuff: what the starter asks for [Stuff].
-        slot: 'with', 'on' or another [text].
+        part: a line of a starter [StarterLine].
     Returns:
-        a stuff that admits more; the nearest still goes first [Stuff].
+        a stuff that admits more, or what the line admits; the nearest still goes first [Stuff].
     Source:
         common practice.
     """
+    stuff, slot = STUFFS[part.stuff], part.slot
+    if part.admits:
+        return replace(stuff, roles=part.admits.roles, admits=part.admits)
     if slot == "with":
         return replace(stuff, chocolate=None, named=False)
     if slot == "on" and any(role in LIQUIDS for role in stuff.roles):

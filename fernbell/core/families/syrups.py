@@ -1,6 +1,7 @@
 """Syrups by Brix and Baumé."""
 
 from fernbell.core.families.family import (
+    Admits,
     Dial,
     Failure,
     Family,
@@ -11,7 +12,7 @@ from fernbell.core.families.family import (
     window,
 )
 from fernbell.core.families.making import BURNS, losses, step
-from fernbell.core.pantry import SWEETS
+from fernbell.core.pantry import SWEETS, LineRole
 
 DIAL = Dial(
     reading("brix"),
@@ -19,7 +20,8 @@ DIAL = Dial(
     bands(10, "poaches", 32, "soaks", 48, "glazes fruit", 60, "keeps", 67, "crystallizes", 78),
     SWEETS,
 )
-_WATER = StarterLine("water", 250, "boil", "the liquid", slot="on")
+_THIN = Admits((LineRole.WATER, LineRole.FRUIT, LineRole.ALCOHOL), most_solids=18)
+_WATER = StarterLine("water", 250, "boil", "the liquid", slot="on", admits=_THIN)
 _SUGAR = StarterLine("sugar", 250, "boil", "the dial sets it")
 _BOIL = step("boil", "To the boil, clear; cool covered.", 100, caution=BURNS)
 _SWEET = {"water-activity": window(0.8, 0.995, "Below it crystallizes.")}
