@@ -38,7 +38,7 @@ def test_a_rolled_log_with_a_core_grows_as_it_is_spread_thicker(page: Page, demo
     strip = page.get_by_role("list", name="Building, stage by stage")
     for stage in ("Bake", "Spread", "Freeze", "Roll", "Trim"):
         expect(strip).to_contain_text(stage)
-    expect(page.get_by_text("15 slices")).to_be_visible()
+    expect(page.get_by_role("img", name="15 slices")).to_be_visible()
 
 
 def test_a_roll_too_thick_to_close_is_said_with_its_numbers(page: Page, demo: str) -> None:

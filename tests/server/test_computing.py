@@ -210,6 +210,7 @@ class TestProposals:
             "formula": body["formula"],
             "name": "",
             "level_mm": None,
+            "shrink_percent": 0.0,
         }
         body["dessert"]["parts"] += [part]
         refused = post(shelves.client, "/api/desserts/propose", body)
