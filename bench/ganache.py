@@ -4,7 +4,10 @@ For every use and several couvertures of each kind: the chocolate for one of cre
 the middle of the band asks for, beside the range kitchens use, and how far it is outside it.
 """
 
+from scipy.optimize import brentq
+
 from fernbell.core.families import job_named
+from fernbell.core.formulas.figures.set_scale import as_dark
 from fernbell.core.pantry import Ingredient
 from fernbell.starter.pantry import STOCKS
 
@@ -34,8 +37,13 @@ def ratios(use: str, key: str) -> tuple[float, float]:
     assert chocolate
     assert cream
     firms = (chocolate.cocoa_butter or 0) + (chocolate.cocoa_solids or 0)
-    wet, dry = cream.water or 0, chocolate.water or 0
-    low, high = (s * wet / (firms - s * dry) for s in (band.least, band.most))
+    wet, dry, kind = cream.water or 0, chocolate.water or 0, key.split("-")[0]
+
+    def beside(ratio: float, number: float) -> float:
+        own = firms * ratio / (wet + dry * ratio)
+        return as_dark(own, {kind: 100.0}, firms) - number
+
+    low, high = (float(brentq(beside, 0.01, 60, (edge,))) for edge in (band.least, band.most))
     return low, high
 
 

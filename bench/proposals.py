@@ -14,6 +14,7 @@ from fernbell.core.families import (
     Job,
     Proposal,
     Wish,
+    job_for,
     judge_fold,
     propose,
     read_dial,
@@ -25,6 +26,7 @@ from fernbell.core.formulas import (
     Book,
     Lines,
     characterize,
+    lines_of,
     read_formulas,
     settled,
 )
@@ -89,6 +91,7 @@ def row(family: Family, job: Job, slot: str, pick: Ingredient | None) -> Row:
     except CoreError as error:
         return Row(key, name, refusal=str(error))
     book = settled(Book(PANTRY, (made.formula,)), ["draft"])
+    job = job_for(job, lines_of(book, "draft"))
     windows, figures = windows_for(made.kind, job), (job.dial.figure,)
     own = characterize(book, "draft", made.kind, made.steps, windows=windows, figures=figures)
     findings = tuple(one.finding.message for one in own.judged)

@@ -19,6 +19,23 @@ class Range:
     by_kind: Mapping[str, tuple[float, float]]
 
 
+RATIO_USES = ("pour", "coat", "slice", "pipe", "roll")
+"""Uses of a ganache from the softest to the firmest of dark chocolate."""
+
+GANACHE_RATIOS: Mapping[str, Mapping[str, float]] = {
+    kind: dict(zip(RATIO_USES, ratios, strict=True))
+    for kind, ratios in {
+        "dark": (0.75, 1.0, 1.1, 1.35, 2.0),
+        "milk": (1.0, 1.7, 1.75, 2.25, 2.75),
+        "white": (1.75, 2.1, 2.25, 3.0, 3.25),
+        "compound dark or milk": (2.6, 3.3, 3.5, 3.9, 4.4),
+        "compound white": (4.2, 5.5, 5.8, 6.2, 6.8),
+    }.items()
+}
+"""Chocolate for one of cream of 35 % in the middle of what practice asks; of compound only the
+drip is told, the rest is this project's own.
+"""
+
 CHOCOLATE_CREAM = "chocolate for one of liquid"
 COLD_WARM = "cold cream for one of warm base"
 DENSITY = "density, g/ml"

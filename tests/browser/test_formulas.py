@@ -78,10 +78,10 @@ def test_two_revisions_are_compared_and_one_is_brought_back(page: Page, demo: st
     line = dialog.get_by_role("row", name="Cream, 35 %")
     expect(line).to_contain_text("214")
     expect(line).to_contain_text("300")
-    # (248 x 0.39 + 248 x 0.27) / (2 + 126.7 + 8.4 + 6.4) = 1.14 before; 0.84 with 300 g.
+    # 248 x 0.66 / (2 + 126.7) x (65 / 66)^0.6 = 1.26 before; 0.91 with 300 g of cream.
     number = dialog.get_by_role("row", name="Set number")
-    expect(number).to_contain_text("1.1")
-    expect(number).to_contain_text("0.8")
+    expect(number).to_contain_text("1.26")
+    expect(number).to_contain_text("0.9")
     close_dialog(page)
     panel.get_by_role("button", name="bring back").first.click()
     expect(page.get_by_label("Grams of Cream, 35 %")).to_have_value("214")

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 import pytest
-from hypothesis import assume, given, settings
+from hypothesis import HealthCheck, assume, given, settings
 
 from fernbell.core.desserts import (
     Base,
@@ -80,7 +80,7 @@ def test_every_shape_of_the_cut_is_built_once_and_stands_at_the_end(dessert: Des
         assert set(stage.fresh) <= set(stage.shows)
 
 
-@settings(max_examples=60)
+@settings(max_examples=60, suppress_health_check=[HealthCheck.filter_too_much])
 @given(desserts(WITH_DENSITY))
 def test_upside_down_changes_the_order_and_nothing_else(dessert: Dessert) -> None:
     lined = any(isinstance(part, Lining | PuffShell) for part in dessert.parts)

@@ -267,7 +267,8 @@ def test_a_brute_force_finds_nothing_nearer(demands: tuple[Reads, ...]) -> None:
     grid = brute_force(lines, demands)
     step = 3 * 2.8 / 160
     assert ours <= grid + 1e-6
-    assert grid <= ours + step
+    # A band as narrow as that of two demands is met by few points of the grid.
+    assert grid <= ours + len(demands) * step
 
 
 @pytest.mark.parametrize(

@@ -63,7 +63,8 @@ def test_the_straight_swap_keeps_grams_and_the_rebalanced_one_the_job(
 
 def test_a_straight_swap_of_the_chocolate_makes_soup_and_says_what_no_swap_keeps() -> None:
     lines, found = swapped("dark-ganache", "dark-66", "milk-38", "ganache.slice")
-    assert read("set-number", found, found.straight) < 0.7
+    # It pours only: 0.92 is where dark begins to coat.
+    assert read("set-number", found, found.straight) < 0.92
     assert read("set-number", found, found.rebalanced) == pytest.approx(
         SET.value(lines.mix()), 0.01
     )

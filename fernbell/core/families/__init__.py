@@ -24,7 +24,7 @@ from fernbell.core.families.swap_notes import Note, swap_notes
 from fernbell.core.families.swapping import MOVED as SWAP_MOVED
 from fernbell.core.families.swapping import Kept, Swap, swap
 from fernbell.core.families.warmth import solid_share
-from fernbell.core.families.windows import windows_for
+from fernbell.core.families.windows import job_for, windows_for
 
 __all__ = [
     "DRIP_FIELDS",
@@ -59,6 +59,7 @@ __all__ = [
     "drips",
     "fits",
     "folding",
+    "job_for",
     "job_named",
     "judge_fold",
     "nearest",

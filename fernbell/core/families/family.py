@@ -2,7 +2,7 @@
 
 import math
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from enum import StrEnum
 from typing import Any
 
@@ -138,7 +138,8 @@ class Job:
 
     `windows` are the readings that decide beside the dial, by code; `notes` what to know about
     its use, such as how it is rewarmed; `ways` the schools there are, the first the usual one;
-    `tools` what there is to work out beside it.
+    `tools` what there is to work out beside it; `by_kind` band and aim where the kind of chocolate
+    asks for others.
     """
 
     key: str
@@ -156,11 +157,20 @@ class Job:
     base: str = ""
     ways: tuple[Way, ...] = ()
     tools: tuple[Tool, ...] = ()
+    by_kind: Mapping[str, tuple[str, float]] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
-        band = self.dial.band(self.band)
-        if not band.least <= self.aim <= band.most:
-            raise CoreError("aim", f"{self.aim:g}", f"in the band it is for, {band.name}")
+        for name, aim in ((self.band, self.aim), *self.by_kind.values()):
+            band = self.dial.band(name)
+            if not band.least <= aim <= band.most:
+                raise CoreError("aim", f"{aim:g}", f"in the band it is for, {band.name}")
+
+    def of_kind(self, kind: str) -> "Job":
+        """The same, set as a kind of chocolate asks."""
+        if kind not in self.by_kind:
+            return self
+        band, aim = self.by_kind[kind]
+        return replace(self, band=band, aim=aim)
 
     def made(self, way: str) -> tuple[tuple[StarterLine, ...], tuple[Step, ...]]:
         """Parts and steps by the way of that name; by the usual one where none is said."""

@@ -1,5 +1,7 @@
 """Ganache: chocolate on a liquid, set by what firms for each part of what softens."""
 
+from collections.abc import Mapping
+
 from fernbell.core.families.family import (
     Dial,
     Failure,
@@ -44,9 +46,9 @@ WHIPPED = Dial(
     "common practice: a base with about its own weight of cold cream; index of this project",
 )
 SPLITS = window(
-    0.5, 2.2, "Above it there is too little water for the fat and it splits; below it is thin."
+    0.5, 3.0, "Above it there is too little water for the fat and it splits; below it is thin."
 )
-SWEET = window(8, 40, "Below it is bitter, above it cloys.")
+SWEET = window(3.5, 48, "Below it is bitter, above it cloys.")
 _WINDOWS = {"fat-water": SPLITS, "sweetness": SWEET}
 
 _POUR = step(
@@ -83,6 +85,7 @@ def _job(
     *,
     notes: tuple[str, ...] = (),
     tools: tuple[Tool, ...] = (),
+    by_kind: Mapping[str, tuple[str, float]] | None = None,
 ) -> Job:
     butters = any(part.stage == "butter" for part in parts)
     steps = (_MELT, _POUR, *((_BUTTER,) if butters else ()), last)
@@ -98,9 +101,12 @@ def _job(
         notes=notes,
         base="with",
         tools=(*_TOOLS, *tools),
+        by_kind=by_kind or {},
     )
 
 
+# White coats only where dark would slice already: its table has another order.
+_WHITE_COATS = {"white": ("slices", 1.3)}
 _REWARM = "Rewarm in bursts of 20-30 s, stirring between."
 GANACHE = Family(
     "ganache",
@@ -147,6 +153,7 @@ GANACHE = Family(
                 _REWARM,
             ),
             tools=(Tool.DRIPS,),
+            by_kind=_WHITE_COATS,
         ),
         _job(
             key="coat",
@@ -156,6 +163,7 @@ GANACHE = Family(
             parts=(_CHOCOLATE, _cream(235), _GLUCOSE, _BUTTERY),
             last=step("coat", "Over the cold cake at 32-35 °C, all at once.", 33, wait=rest(5, 30)),
             notes=(_REWARM,),
+            by_kind=_WHITE_COATS,
         ),
         _job(
             key="pipe",
@@ -170,7 +178,7 @@ GANACHE = Family(
             key="roll",
             name="cutting and rolling",
             band="rolls",
-            aim=1.9,
+            aim=2.15,
             parts=(_CHOCOLATE, _cream(130), _INVERT, _BUTTERY),
             last=step(
                 "frame", "Into the frame at 32-34 °C; cut the next day.", 33, wait=rest(720, 2880)
@@ -211,8 +219,9 @@ GANACHE = Family(
             tools=_TOOLS,
             name="a baked filling",
             dial=DIAL,
+            # The egg sets it in the oven: it is not judged by its liquid.
             band="slices",
-            aim=1.22,
+            aim=1.18,
             parts=(
                 _CHOCOLATE,
                 _cream(150),
@@ -241,9 +250,10 @@ GANACHE = Family(
             tools=_TOOLS,
             name="a hot sauce",
             dial=DIAL,
-            band="sauces",
-            aim=0.45,
-            parts=(_CHOCOLATE, _cream(420), _GLUCOSE),
+            band="pours",
+            aim=0.8,
+            by_kind={"white": ("sauces", 0.45)},
+            parts=(_CHOCOLATE, _cream(330), _GLUCOSE),
             steps=(_MELT, _POUR, step("serve", "Hold hot, serve above 60 °C.", 62)),
             windows={"sweetness": SWEET},
             notes=("Thick when cold; rewarm over water.",),

@@ -8,6 +8,7 @@ from fernbell.core.families.dialing import turn, weighable
 from fernbell.core.families.family import Family, Job, StarterLine, Tool
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
 from fernbell.core.families.warmth import COLDEST_C, SET_AT_C, WARMEST_C, firm_share, solid_share
+from fernbell.core.families.windows import job_for
 from fernbell.core.field import Field
 from fernbell.core.formulas import Book, Formula, Line, Lines, Step, lines_of
 from fernbell.core.pantry import Ingredient
@@ -86,6 +87,7 @@ def propose(
     formula = _starter(f"{family.name}, {job.name}", job, pairs, steps)
     book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
     ready = lines_of(book, formula.key, altitude_m=altitude_m)
+    job = job_for(job, ready)
     set_ = turn(job.dial, ready, _place(job, wish, ready))
     there = replace(ready, formula=set_)
     factor = wish.finished_g / there.mix().finished_g

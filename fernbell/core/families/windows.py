@@ -3,7 +3,22 @@
 from collections.abc import Mapping
 
 from fernbell.core.families.family import Job
-from fernbell.core.formulas import Window, windows_of
+from fernbell.core.formulas import Lines, Window, windows_of
+
+
+def job_for(job: Job, lines: Lines) -> Job:
+    """A job as the chocolate in a formula asks for it.
+
+    Args:
+        job: what it is for [Job].
+        lines: the formula; of several kinds of chocolate the heaviest decides [Lines].
+    Returns:
+        the job, with band and aim of that kind where it has any [Job].
+    Source:
+        common practice.
+    """
+    grams = lines.mix().chocolate_g
+    return job.of_kind(max(grams, key=lambda kind: grams[kind])) if grams else job
 
 
 def windows_for(kind: str, job: Job | None) -> Mapping[str, Window]:

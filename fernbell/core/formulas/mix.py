@@ -59,6 +59,19 @@ class Lines:
         return tuple(_coating_share(self.book, line) for line in self.formula.lines)
 
     @cached_property
+    def chocolate_kinds(self) -> tuple[str, ...]:
+        """What kind of chocolate each line is: 'dark', 'compound white'; '' where it is none."""
+        return tuple(_chocolate_kind(self.book, line) for line in self.formula.lines)
+
+    @cached_property
+    def ganached(self) -> tuple[Mapping[str, float], ...]:
+        """Of a gram of each line: chocolate by its kind, what firms in it, water bound [g].
+
+        What is nested is looked through.
+        """
+        return tuple(_ganached(self.book, line, self.made) for line in self.formula.lines)
+
+    @cached_property
     def chocolates(self) -> frozenset[ChocolateKind]:
         """The kinds of chocolate on its lines."""
         own = (
@@ -152,6 +165,26 @@ class Mix:
         return sum(g for g, role in pairs if role in wanted)
 
     @property
+    def chocolate_g(self) -> Mapping[str, float]:
+        """Grams of chocolate by its kind."""
+        every = dict.fromkeys(key for own in self.lines.ganached for key in own)
+        return {kind: self._ganached(kind) for kind in every if kind not in (FIRMING, BOUND)}
+
+    @property
+    def chocolate_firms_g(self) -> float:
+        """What firms in its chocolate."""
+        return self._ganached(FIRMING)
+
+    @property
+    def bound_water_g(self) -> float:
+        """Water that came with what is no liquid."""
+        return self._ganached(BOUND)
+
+    def _ganached(self, what: str) -> float:
+        pairs = zip(self.masses_g, self.lines.ganached, strict=True)
+        return sum(g * own.get(what, 0.0) for g, own in pairs)
+
+    @property
     def coating_g(self) -> float:
         """What compound firms beside its cocoa."""
         return sum(g * c for g, c in zip(self.masses_g, self.lines.coatings, strict=True))
@@ -190,6 +223,47 @@ def lines_of(book: Book, key: str, *, altitude_m: float = 0.0, currency: str = "
     formula = book.formula(key)
     made = compose(book, book.parts_of(key), altitude_m=altitude_m)
     return Lines(book, formula, made, altitude_m, currency)
+
+
+BINDING = frozenset(
+    (LineRole.BUTTER, LineRole.SYRUP, LineRole.SUGAR, LineRole.EGG, LineRole.YOLK, LineRole.WHITE)
+)
+"""What brings water that softens no ganache: it is bound, or sets in the oven; common practice."""
+
+
+FIRMING, BOUND = "what firms in it", "water bound"
+
+
+def _ganached(book: Book, line: Line, made: Mapping[str, Composition]) -> Mapping[str, float]:
+    """Of a gram of a line: chocolate by its kind, what firms in it, water that is bound [g]."""
+    if line.formula is not None:
+        within: dict[str, float] = {}
+        for own in book.formula(line.formula).lines:
+            for key, share in _ganached(book, own, made).items():
+                within[key] = within.get(key, 0.0) + share * own.mass_g
+        whole = made[line.formula].mass_g
+        return {key: grams / whole for key, grams in within.items()} if whole > 0 else {}
+    if line.ingredient is None or line.strained:
+        return {}
+    ingredient = book.ingredient(line.ingredient)
+    contents = ingredient.make_up
+    if contents is None:
+        return {}
+    kind = _chocolate_kind(book, line)
+    if kind:
+        cocoa = ((contents.cocoa_butter or 0) + (contents.cocoa_solids or 0)) / 100
+        return {kind: 1.0, FIRMING: cocoa + _coating_share(book, line)}
+    return {BOUND: (contents.water or 0) / 100} if role_of(ingredient) in BINDING else {}
+
+
+def _chocolate_kind(book: Book, line: Line) -> str:
+    if line.ingredient is None or line.strained:
+        return ""
+    ingredient = book.ingredient(line.ingredient)
+    if ingredient.chocolate is None:
+        return ""
+    coating = coating_of(ingredient)
+    return f"compound {coating}" if coating else ingredient.chocolate.kind.value
 
 
 def _coating_share(book: Book, line: Line) -> float:

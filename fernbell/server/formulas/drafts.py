@@ -6,7 +6,7 @@ from typing import Self
 
 from pydantic import TypeAdapter
 
-from fernbell.core.families import Dial, Job, job_named, windows_for
+from fernbell.core.families import Dial, Job, job_for, job_named, windows_for
 from fernbell.core.formulas import (
     Book,
     Character,
@@ -58,8 +58,8 @@ class Draft:
 
     @property
     def job_set(self) -> Job | None:
-        """What it is set for, if that is said."""
-        return job_named(self.job)[1] if self.job else None
+        """What it is set for, as its chocolate asks, if that is said."""
+        return job_for(job_named(self.job)[1], self.lines) if self.job else None
 
     @property
     def dial(self) -> Dial:

@@ -1,6 +1,7 @@
 """What chocolate does to its water: the set number of a ganache, and its fat on the water."""
 
 from fernbell.core.formulas.figures.figure import Figure
+from fernbell.core.formulas.figures.set_scale import as_dark
 from fernbell.core.formulas.gauge import Verdict
 from fernbell.core.formulas.mix import Mix
 from fernbell.core.pantry import COMPONENTS, FATS
@@ -30,13 +31,28 @@ def cocoa_g(mix: Mix) -> float:
     return mix.grams(*COCOA) + mix.coating_g
 
 
+def _set_g(mix: Mix) -> float:
+    """What firms, as much of it as dark chocolate would be: its number times the water [g]."""
+    water = _softens_g(mix)
+    if water <= 0:
+        return cocoa_g(mix)
+    return as_dark(cocoa_g(mix) / water, mix.chocolate_g, mix.chocolate_firms_g) * water
+
+
+def _softens_g(mix: Mix) -> float:
+    """Its water, but for that of butter, syrup, sugar and egg [g]."""
+    return max(0.0, mix.grams("water") - mix.bound_water_g)
+
+
 def _explain_set(mix: Mix) -> Working:
     mix.grams(*COCOA, "water")
     grams = {COMPONENTS[part]: mix.own.grams[part] for part in COCOA}
     if mix.coating_g:
         grams["more by compound, as its cream in practice"] = mix.coating_g
     value = SET_NUMBER.value(mix)
-    water, terms = mix.own.grams["water"], " + ".join(figure_text(gram) for gram in grams.values())
+    own = cocoa_g(mix) / _softens_g(mix)
+    told = "" if abs(own - value) < 1e-9 else f" → {figure_text(value)} as dark, by practice"
+    water, terms = _softens_g(mix), " + ".join(figure_text(gram) for gram in grams.values())
     return Working(
         figure=f"Set number of {mix.own.name}",
         value=value,
@@ -45,8 +61,9 @@ def _explain_set(mix: Mix) -> Working:
             *(Given(word, gram, "g") for word, gram in grams.items()),
             Given("water", water, "g"),
         ),
-        law="(cocoa butter + dry cocoa) / water: what firms for each part of what softens",
-        arithmetic=f"({terms}) / {figure_text(water)} = {figure_text(value)}",
+        law="(cocoa butter + dry cocoa) / water: what firms for each part of what softens; milk, "
+        "white and compound told as dark, by the ratios of practice",
+        arithmetic=f"({terms}) / {figure_text(water)} = {figure_text(own)}{told}",
         source=SET_SOURCE,
     )
 
@@ -77,10 +94,10 @@ SET_NUMBER = Figure(
     "set-number",
     "Set number",
     "",
-    cocoa_g,
-    lambda mix: mix.grams("water"),
-    "cocoa butter and dry cocoa",
-    "water",
+    _set_g,
+    _softens_g,
+    "cocoa butter and dry cocoa, as of dark chocolate",
+    "water of liquids",
     source=SET_SOURCE,
     parts=(*COCOA, "water"),
     on="water",
