@@ -195,7 +195,7 @@ def _chocolates(book: Book, formula: Formula, kind: str) -> Iterator[Judged]:
         remedy = "Melt to 40-45 °C and work at 35-40 °C."
     else:
         message = "Compound takes less cream than couverture."
-        why = "Its fat stays firmer; the set number counts cocoa butter only."
+        why = "Its fat stays firmer; of its ratios only that of a drip is told by practice."
         remedy = "Begin with 3.3 parts to 1 of cream (white 4.5 to 6.5) and make a small batch."
     yield Judged(
         Finding(

@@ -59,11 +59,6 @@ class Lines:
         return tuple(_coating_share(self.book, line) for line in self.formula.lines)
 
     @cached_property
-    def chocolate_kinds(self) -> tuple[str, ...]:
-        """What kind of chocolate each line is: 'dark', 'compound white'; '' where it is none."""
-        return tuple(_chocolate_kind(self.book, line) for line in self.formula.lines)
-
-    @cached_property
     def ganached(self) -> tuple[Mapping[str, float], ...]:
         """Of a gram of each line: chocolate by its kind, what firms in it, water bound [g].
 
