@@ -2,6 +2,7 @@
 
 import pytest
 
+from fernbell.core.measures import WRITTEN, is_length, is_volume, millilitres, millimetres
 from fernbell.core.molds import called, read_wish
 from fernbell.starter.molds import MOLDS
 
@@ -74,6 +75,32 @@ def test_size_and_shape_are_asked_together(text: str, slug: str) -> None:
     assert all(word in called(HUNG[one].mold, HUNG[one].name).lower() for one in fitting(text))
 
 
-@pytest.mark.parametrize("text", ["ring 20", "tart", "", "x" * 120, "12", "9999999999", "l", "1.2"])
+@pytest.mark.parametrize("unit", sorted(one for one in WRITTEN if is_volume(one)))
+@pytest.mark.parametrize(
+    ("many", "times"), [("2", 2.0), ("½", 0.5), ("1 1/2", 1.5), ("1-1/2", 1.5)]
+)
+def test_a_volume_may_be_said_in_every_unit_of_a_kitchen(
+    unit: str, many: str, times: float
+) -> None:
+    (bound,) = read_wish(f"holds {many} {unit}").bounds
+    assert bound.measure == "volume"
+    assert (bound.least + bound.most) / 2 == pytest.approx(millilitres(times, unit))
+
+
+@pytest.mark.parametrize("unit", sorted(one for one in WRITTEN if is_length(one)))
+@pytest.mark.parametrize("joined", [" ", "", "-"])
+def test_a_length_may_be_said_in_every_unit(unit: str, joined: str) -> None:
+    (bound,) = read_wish(f"at least 6{joined}{unit} across").bounds
+    assert (bound.measure, bound.least) == ("across", pytest.approx(millimetres(6, unit)))
+
+
+@pytest.mark.parametrize("text", ["57 by 37 cm", "57x37cm", "57 × 37 cm", "570 by 370 mm"])
+def test_sides_are_said_in_any_way(text: str) -> None:
+    assert "frame-57" in fitting(text)
+
+
+@pytest.mark.parametrize(
+    "text", ["ring 20", "tart", "", "x" * 120, "12", "9999999999", "l", "1.2", "1,200 ml", "8 oz"]
+)
 def test_without_a_unit_it_is_a_name(text: str) -> None:
     assert read_wish(text).bounds == ()

@@ -9,6 +9,7 @@ from fernbell.core.desserts import (
     ByCount,
     Dessert,
     Fill,
+    Foot,
     Garnish,
     Held,
     Solved,
@@ -94,6 +95,35 @@ def test_they_stand_on_its_top_and_are_drawn_there() -> None:
     assert solved.cut.height_mm >= high - 1e-6
     seen = [shape for shape in solved.cut.top.garnish if shape.part == "h"]
     assert seen
+
+
+def test_on_a_dessert_with_a_foot_they_stand_higher_by_it_once() -> None:
+    raised = replace(BEEKEEPER, parts=(*BEEKEEPER.parts, Foot("foot", "honeycomb", 15, 200)))
+    solved, _ = solve(with_(raised, Held("h", FOGHORN, 1)), BOOK)
+    points = [
+        z
+        for shape in solved.cut.section
+        if shape.part == "h"
+        for loop in shape.loops
+        for _, z in loop
+    ]
+    assert min(points) == pytest.approx(15 + 22)
+    assert solved.cut.height_mm == pytest.approx(max(points))
+
+
+@pytest.mark.parametrize("front", [60, 200, 340])
+@pytest.mark.parametrize("back", [60, 200, 340])
+def test_of_several_rows_one_is_in_the_cut_however_deep_they_are(back: int, front: int) -> None:
+    rows = [
+        Held(key, Dessert(key, Frame(300, deep, 20), (Fill("f", "white-mousse"),), ByCount(1)))
+        for key, deep in (("b", back), ("m", 100), ("v", front))
+    ]
+    tray = Dessert("Tray", Frame(400, 900, 20), (), ByCount(1))
+    made = measured(with_(tray, *rows), read_formulas(BOOK, ["white-mousse"]), 1)
+    distance = {one.held.key: abs(y) for one, (_, y) in set_on(made).places}
+    solved, _ = solve(with_(tray, *rows), BOOK)
+    (seen,) = {shape.part for shape in solved.cut.section}
+    assert distance[seen] == pytest.approx(min(distance.values()))
 
 
 @pytest.mark.parametrize("each", [1, 2, 3, 5, 12, 40])

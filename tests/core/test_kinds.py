@@ -4,8 +4,19 @@ from dataclasses import replace
 
 import pytest
 
-from fernbell.core.desserts import Dessert, Fill, Grid, Slices, Wedges, shape_of, solve
+from fernbell.core.desserts import (
+    ByCount,
+    Dessert,
+    Fill,
+    Grid,
+    Held,
+    Slices,
+    Wedges,
+    shape_of,
+    solve,
+)
 from fernbell.core.desserts.kinds import KINDS, DessertKind, compose, nearest, picture
+from fernbell.core.families import job_named
 from fernbell.core.findings import Severity
 from fernbell.core.molds import Frame, Halves, Ring
 from fernbell.demo.book import demo_book
@@ -38,6 +49,27 @@ def test_a_kind_is_composed_from_its_file_and_wants_no_finding(kind: DessertKind
     assert [one.message for one in solved.findings if one.severity != Severity.NOTE] == []
     assert solved.finished is not None
     assert all(part.mass and part.mass.value > 0 for part in solved.parts)
+
+
+@EVERY_KIND
+def test_its_parts_ask_for_jobs_that_there_are(kind: DessertKind) -> None:
+    for part in kind.parts:
+        for job in part.jobs:
+            family, one = job_named(job)
+            assert job == f"{family.key}.{one.key}"
+
+
+@EVERY_KIND
+@pytest.mark.parametrize("portions", [1, 3])
+def test_a_kind_is_set_on_another(kind: DessertKind, portions: int) -> None:
+    """However it is divided: what lies beside its middle has no outline in the cut."""
+    held = replace(begun(kind), portions=ByCount(portions))
+    tray = Dessert("Tray", Frame(600, 400, 20), (), ByCount(1), holds=(Held("h", held, 2),))
+    apart = solve(held, BOOK)[0].finished
+    both = solve(tray, BOOK)[0].finished
+    assert apart
+    assert both
+    assert both.value == pytest.approx(2 * apart.value)
 
 
 @EVERY_KIND

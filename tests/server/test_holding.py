@@ -7,6 +7,7 @@ import pytest
 from django.test import Client
 
 from fernbell.server.desserts.models import Dessert
+from fernbell.server.desserts.schemas import DEEPEST
 from fernbell.server.kitchens.models import Member
 from tests.server.api import dessert_entry, made, post, put, stocked
 from tests.server.conftest import client_of
@@ -102,8 +103,16 @@ def test_more_in_each_other_than_anybody_packs_is_refused(demo: Client) -> None:
             break
         last, depth = answer.json(), depth + 1
     assert answer.status_code == 422
-    assert 2 <= depth <= 5
+    assert depth + 1 == DEEPEST
     assert demo.get(f"/api/desserts/{last['id']}/solved").status_code == 200
+    # Each is another dessert inside, so the formulas of the innermost are known by the outermost.
+    dome = named(demo, "Foghorn domes")
+    inner = dome
+    for place in range(DEEPEST - 1):
+        box = {"parts": [], "portions": None, "sizes": [], "holds": [held("h", inner["id"])]}
+        inner = made(demo, "dessert", entry(last, name=f"Empty box {place}", **box))
+    used = {one["id"] for one in inner["made_of"]}
+    assert used == {one["id"] for one in dome["made_of"]}
 
 
 @pytest.mark.parametrize(

@@ -75,9 +75,10 @@ def draw(made: MeasuredDessert) -> Cut:
         for shape in region.shapes(near)
     )
     cuts = {one.held.key: draw(one.made) for one in made.holds}
-    held = tuple(shape.moved(0.0, raised) for shape in held_shapes(made, cuts))
+    held = tuple(held_shapes(made, cuts))
     reaches = [region.reach(near) for region in body.regions]
-    reaches += [_reach(shape) for shape in held]
+    # A piece none of which lies in the cut has no outline there.
+    reaches += [_reach(shape) for shape in held if shape.loops]
     mold = body.shape
     room = () if body.formed else mold.section(0.0, mold.height_mm)
     dimensions = (
@@ -94,7 +95,7 @@ def draw(made: MeasuredDessert) -> Cut:
         rim_mm=mold.height_mm,
         level_mm=raised + body.top_mm,
         mold=tuple(shifted(loop, 0.0, raised) for loop in room),
-        section=(*section, *held),
+        section=(*section, *(shape.moved(0.0, raised) for shape in held)),
         dimensions=tuple(one.raised(raised) for one in dimensions) if raised else dimensions,
         top=_top_view(made, section, tuple(held_from_above(made, cuts))),
         views=tuple(view for part in body.parts for view in part.views(made)),

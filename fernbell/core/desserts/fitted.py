@@ -167,7 +167,7 @@ def insert_fitting(mold: Solid) -> Working | None:
     Returns:
         the width, of what is longer than wide the length [mm]; None where nothing is left.
     Source:
-        geometry, asked at thirteen heights; the clearance is common practice.
+        geometry, asked at five heights; the clearance is common practice.
     """
     stands = turned_over(mold) if mold.stands_on_rim else mold
     clear = practice.side_clearance(mold.longest_mm).value

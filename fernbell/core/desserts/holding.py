@@ -152,10 +152,10 @@ def _in_the_cut(made: "MeasuredDessert") -> Iterator[tuple[HeldMade, Point]]:
         if one.held.inside_mm is not None:
             yield one, (0.0, one.held.inside_mm)
     places, top = set_on(made).places, top_of(made.body)
-    nearest = min((abs(y) for _, (_, y) in places), default=0.0)
+    # Of two rows as far from the middle the one behind is seen: rows come from the back.
+    row = min((y for _, (_, y) in places), key=lambda y: round(abs(y), 6), default=0.0)
     for one, (x, y) in places:
-        # Of two rows as far from the middle the one behind is seen.
-        if abs(y) <= nearest + 1e-6 and y >= -1e-6:
+        if abs(y - row) <= 1e-6:
             yield one, (x, top)
 
 

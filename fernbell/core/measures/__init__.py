@@ -11,14 +11,17 @@ from fernbell.core.measures.kitchen import (
     measured,
 )
 from fernbell.core.measures.lists import MOST_PASTED, Pasted, read_list
+from fernbell.core.measures.numbers import DIGITS, number_of, plain_fractions
 from fernbell.core.measures.scale import Rounded, round_to_scale
 from fernbell.core.measures.units import (
     SCALES,
     SHORT_SCALES,
+    WRITTEN,
     Scale,
     celsius_from_fahrenheit,
     fahrenheit_from_celsius,
     grams,
+    is_length,
     is_mass,
     is_volume,
     millilitres,
@@ -28,6 +31,7 @@ from fernbell.core.measures.words import folded, name_key, ordered, singular, wo
 
 __all__ = [
     "CONTAINERS",
+    "DIGITS",
     "MEANS",
     "METRIC_PINTS",
     "MOST_PASTED",
@@ -35,6 +39,7 @@ __all__ = [
     "SCALES",
     "SHORT_SCALES",
     "STATES",
+    "WRITTEN",
     "Amount",
     "Measure",
     "Pasted",
@@ -46,13 +51,16 @@ __all__ = [
     "folded",
     "grams",
     "holds_amount",
+    "is_length",
     "is_mass",
     "is_volume",
     "measured",
     "millilitres",
     "millimetres",
     "name_key",
+    "number_of",
     "ordered",
+    "plain_fractions",
     "read_amount",
     "read_list",
     "read_measure",

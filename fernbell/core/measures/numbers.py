@@ -21,6 +21,8 @@ _SPELLED = (
     rf"(?:(?:a|one|two|three)[\s-]+)?(?:half|quarters?|thirds?)\b(?:\s+(?:of\s+)?an?\b)?"
     rf"|a\s+couple\b|{_WORD}"
 )
+DIGITS = rf"(?:{_FRACTION}|{_PLAIN})"
+"""One number in digits, as a pattern: '12', '1.5', '1 1/2'."""
 _NUMBER = rf"(?:{_SPACED}|{_FRACTION}|{_PLAIN}|{_SPELLED})"
 _HALF_MORE = r"(?:\s+and\s+a\s+half\b)?"
 _ONE = re.compile(rf"\s*({_NUMBER}{_HALF_MORE})(\s*dozen\b)?", re.IGNORECASE)

@@ -142,6 +142,19 @@ def is_volume(unit: str) -> bool:
     return _converts(unit, "milliliter")
 
 
+def is_length(unit: str) -> bool:
+    """Tell whether a unit measures length.
+
+    Args:
+        unit: as written in a kitchen, or by its full name [text].
+    Returns:
+        true for mm, cm, in ... [bool].
+    Source:
+        definition.
+    """
+    return _converts(unit, "millimeter")
+
+
 def grams(value: float, unit: str) -> float:
     """Convert a mass to grams.
 

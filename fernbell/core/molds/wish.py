@@ -5,6 +5,18 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from typing import TYPE_CHECKING, Literal
 
+from fernbell.core.errors import NotUnderstood
+from fernbell.core.measures import (
+    DIGITS,
+    WRITTEN,
+    is_length,
+    is_volume,
+    millilitres,
+    millimetres,
+    number_of,
+    plain_fractions,
+)
+
 if TYPE_CHECKING:
     from fernbell.core.molds.solid import Solid
 
@@ -13,19 +25,14 @@ Measure = Literal["volume", "any", "across", "width", "height"]
 _ABOUT_VOLUME, _ABOUT_LENGTH = 0.15, 0.04
 """How far off a mold may be where one figure is asked for; common practice."""
 
-_ML = {"ml": 1.0, "cl": 10.0, "dl": 100.0, "l": 1000.0, "cc": 1.0}
-_MM = {"mm": 1.0, "cm": 10.0, "in": 25.4, "inch": 25.4, '"': 25.4, "m": 1000.0}
-_UNIT = re.compile(
-    r"(?P<volume>milliliters?|millilitres?|ml|cl|dl|liters?|litres?|l|cc)(?![a-z])|"
-    r'(?P<length>mm|cm|inch(?:es)?|in|"|m)(?![a-z])'
-)
-_NUMBER = r"\d+(?:[.,]\d+)?"
+_UNITS = sorted((one for one in WRITTEN if is_volume(one) or is_length(one)), key=len, reverse=True)
+_UNIT = rf"[\s-]*(?:{'|'.join(map(re.escape, _UNITS))})(?![a-z])"
 _FIGURES = re.compile(
-    rf"(?P<how>[a-z~<>≥≤ ]*?)(?P<first>{_NUMBER})"
-    rf"(?:\s*(?P<unit>{_UNIT.pattern.replace('?P<volume>', '').replace('?P<length>', '')})?"
-    rf"\s*(?P<between>to|and|-|–|x|×)\s*(?P<second>{_NUMBER})"
-    rf"(?:\s*[x×]\s*(?P<third>{_NUMBER}))?)?"
-    rf"\s*(?P<last>{_UNIT.pattern.replace('?P<volume>', '').replace('?P<length>', '')})"
+    rf"(?P<how>[a-z~<>≥≤ ]*?)(?P<first>{DIGITS})"
+    rf"(?:(?P<unit>{_UNIT})?"
+    rf"\s*(?P<between>to|and|by|-|–|x|×)\s*(?P<second>{DIGITS})"
+    rf"(?:\s*(?:by|x|×)\s*(?P<third>{DIGITS}))?)?"
+    rf"(?P<last>{_UNIT})"
     r"(?:\s*(?P<which>across|wide|long|diameter|high|deep|tall))?"
 )
 _LEAST = ("over", "more than", "at least", "from", "above", ">", "≥", "min")
@@ -109,11 +116,15 @@ def read_wish(text: str) -> MoldWish:
     Source:
         definition; one figure means so much and a little more or less, common practice.
     """
-    said = text.lower().replace("\N{RIGHT DOUBLE QUOTATION MARK}", '"')
+    said = plain_fractions(text.lower().replace("\N{RIGHT DOUBLE QUOTATION MARK}", '"'))
     bounds: list[WishedMeasure] = []
     left = said
     for found in _FIGURES.finditer(said):
-        bounds.extend(_bounds(found))
+        try:
+            bounds.extend(_bounds(found))
+        except NotUnderstood:
+            # '1,200 ml' may be a thousand or a little more than one: it stays a word.
+            continue
         left = left.replace(found.group(0)[len(found["how"]) :], " ", 1)
     spoken = re.findall(r"[^\W_]+", left)
     words = (one.removesuffix("s") if len(one) > 4 else one for one in spoken)
@@ -121,40 +132,28 @@ def read_wish(text: str) -> MoldWish:
 
 
 def _bounds(found: re.Match[str]) -> Iterator[WishedMeasure]:
-    last = _unit(found["last"])
-    first, second = _figure(found["first"]), found["second"]
-    begins = _unit(found["unit"]) if found["unit"] else last
-    if begins[0] != last[0]:
+    last = found["last"].strip(" -")
+    begins = (found["unit"] or last).strip(" -")
+    is_of_volume = is_volume(last)
+    into = millilitres if is_of_volume else millimetres
+    if is_volume(begins) != is_of_volume:
         begins = last
-    measure: Measure = "volume" if last[0] == "volume" else _WHICH.get(found["which"] or "", "any")
-    slack = _ABOUT_VOLUME if measure == "volume" else _ABOUT_LENGTH
-    low = first * begins[1]
-    if second and found["between"] in ("x", "×"):
+    measure: Measure = "volume" if is_of_volume else _WHICH.get(found["which"] or "", "any")
+    slack = _ABOUT_VOLUME if is_of_volume else _ABOUT_LENGTH
+    low, second = into(number_of(found["first"]), begins), found["second"]
+    if second and found["between"] in ("x", "×", "by"):
         for one in (found["first"], second, found["third"]):
             if one:
-                size = _figure(one) * last[1]
+                size = into(number_of(one), last)
                 yield WishedMeasure("any", size * (1 - slack), size * (1 + slack))
     elif second:
-        high = _figure(second) * last[1]
-        yield WishedMeasure(measure, *sorted((low, high)))
+        yield WishedMeasure(measure, *sorted((low, into(number_of(second), last))))
     elif found["how"].strip().endswith(_MOST):
         yield WishedMeasure(measure, 0.0, low)
     elif found["how"].strip().endswith(_LEAST):
         yield WishedMeasure(measure, low, float("inf"))
     else:
         yield WishedMeasure(measure, low * (1 - slack), low * (1 + slack))
-
-
-def _figure(text: str) -> float:
-    return float(text.replace(",", "."))
-
-
-def _unit(text: str) -> tuple[str, float]:
-    """Whether of volume or length, and how many milliliters or millimeters."""
-    if text in _MM or text.startswith("inch"):
-        return "length", _MM[text.removesuffix("es")]
-    short = {"m": "ml", "l": "l"}[text[0]] if len(text) > 2 else text
-    return "volume", _ML[short]
 
 
 def _measured(solid: "Solid", measure: Measure) -> tuple[float, ...]:

@@ -9,7 +9,7 @@ from django.db.models import QuerySet
 from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.models import Dessert, Stack
-from fernbell.server.desserts.schemas import PARTS, DessertIn, StackIn
+from fernbell.server.desserts.schemas import DEEPEST, PARTS, DessertIn, StackIn
 from fernbell.server.formulas.models import Formula
 from fernbell.server.molds.models import Mold
 from fernbell.server.molds.schemas import SHAPE
@@ -17,9 +17,6 @@ from fernbell.server.problems import Invalid
 from fernbell.server.rows.kept import kept
 from fernbell.server.rows.policy import Keeper, rows
 from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs, find_in
-
-_DEEPEST = 4
-"""Desserts that hold each other, a box the first."""
 
 
 def write(member: Keeper, row: Dessert, data: DessertIn) -> None:
@@ -99,8 +96,8 @@ def held_by(member: Keeper, entry: DessertIn, above: tuple[UUID, ...] = ()) -> a
         field = f"holds.{place}.dessert"
         if held.dessert in above:
             raise Invalid.field(field, "A dessert cannot hold itself.")
-        if len(above) >= _DEEPEST:
-            raise Invalid.field(field, f"At most {_DEEPEST} desserts in each other.")
+        if len(above) >= DEEPEST:
+            raise Invalid.field(field, f"At most {DEEPEST} desserts in each other.")
         row = rows(member, Dessert).filter(pk=held.dessert, archived_at=None).first()
         if row is None:
             raise Invalid.field(field, "This dessert is not on your shelf.")

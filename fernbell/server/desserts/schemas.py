@@ -1,5 +1,7 @@
 """What goes over the wire for desserts; parts and portions are core's own types."""
 
+from functools import reduce
+from operator import or_
 from typing import TYPE_CHECKING, Annotated, Any, Self, Union
 from uuid import UUID
 
@@ -21,6 +23,8 @@ from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 MOST_PARTS = 40
 MOST_SIZES = 7
 MOST_HOLDS = 12
+DEEPEST = 4
+"""Desserts that hold each other, a box the first."""
 
 if TYPE_CHECKING:
     Part = Any
@@ -110,7 +114,8 @@ class DessertOut(DessertBrief):
         """Formulas of its parts, in all sizes, and of what it holds."""
         if not row.holds:
             return row.formulas.order_by("name")
-        used = Q(desserts=row) | Q(desserts__held_by=row) | Q(desserts__held_by__held_by=row)
+        ways = ("desserts" + depth * "__held_by" for depth in range(DEEPEST))
+        used = reduce(or_, (Q(**{way: row}) for way in ways))
         return Formula.objects.filter(used).distinct().order_by("name")
 
     @staticmethod

@@ -35,13 +35,13 @@ type Rule = Part['rule']
 /** What there is only one of, and it is there. */
 const taken = (key: string) =>
   Boolean(ruleWords(key)?.once) && props.present.some((one) => one === key)
-/** What is not there yet comes first, in the order in which a dessert is built. */
 const expected = (key: string) => props.expects?.includes(key) ?? false
 /** What is usual in such a mold comes before what may be there too. */
 const rules = computed(() => {
   const usual = (props.expects ?? []).flatMap((key) => ruleWords(key) ?? [])
   return [...usual, ...house.value.rules.filter((one) => !expected(one.rule))]
 })
+/** Of those the first that is not there yet is proposed. */
 const missingRule = rules.value.find(({ rule }) => !props.present.some((one) => one === rule))
 const rule = ref((props.layerOf ? props.rule : (missingRule ?? rules.value.at(-1))?.rule) as Rule)
 const madeOf = ref<{ focus: () => void } | null>(null)

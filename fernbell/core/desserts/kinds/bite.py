@@ -11,12 +11,12 @@ BITE = DessertKind(
     (
         KindPart("insert", "sponge", shares={"across_mm": 0.85}),
         KindPart("soak", "syrup"),
-        KindPart("fill", "mousse", jobs=("foam.siphon",)),
+        KindPart("fill", "mousse", jobs=("mousse.siphon",)),
         KindPart(
             "coat",
             "chocolate",
             {"thickness_mm": 1.0, "runoff_percent": 50.0, "least_pour_g": 0.0, "dipped": True},
-            jobs=("glaze.dip",),
+            jobs=("glaze.spray",),
         ),
     ),
     built="upside down",
