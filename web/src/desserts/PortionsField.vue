@@ -54,7 +54,7 @@ const counted = computed(() => props.portions.cut !== props.solved.division.cut)
       @commit="(v) => v !== null && emit('change', { ...portions, [one.name]: v } as Portions)"
     />
   </div>
-  <p v-if="solved.parts.length" class="each">
+  <p v-if="solved.parts.length || solved.holds.length" class="each">
     <WorkedFigure
       v-if="solved.division_working"
       :working="solved.division_working"
@@ -83,12 +83,12 @@ const counted = computed(() => props.portions.cut !== props.solved.division.cut)
 
 .way {
   display: grid;
-  width: 136px;
+  min-width: 136px;
 }
 
 @media (max-width: 1100px) {
   .way {
-    width: 122px;
+    min-width: 122px;
   }
 
   .portions :deep(.field) {
