@@ -35,6 +35,7 @@ from fernbell.starter.pantry import STOCKS
 from fernbell.starter.ranges import (
     CHOCOLATE_CREAM,
     COLD_WARM,
+    DENSITY,
     GELATIN,
     RANGES,
 )
@@ -50,6 +51,7 @@ class Row:
     """One proposal: its figure, its range, what stands against it; a refusal instead of both."""
 
     job: str
+    slot: str
     pick: str
     what: str = ""
     value: float | None = None
@@ -74,13 +76,15 @@ class Row:
 
 
 def rows() -> Iterator[Row]:
-    """Every job with every chocolate or base that its sentence offers."""
+    """Every job with everything that its sentence offers, one choice after the other."""
     for family in FAMILIES:
         for job in family.jobs:
             offered = slot_choices(job, PANTRY)
-            slot = next((one for one in ("with", "on", "cream", "set") if one in offered), "")
-            for pick in offered.get(slot, (None,)):
-                yield row(family, job, slot, pick)
+            if not offered:
+                yield row(family, job, "", None)
+            for slot, picks in offered.items():
+                for pick in picks:
+                    yield row(family, job, slot, pick)
 
 
 def row(family: Family, job: Job, slot: str, pick: Ingredient | None) -> Row:
@@ -89,7 +93,7 @@ def row(family: Family, job: Job, slot: str, pick: Ingredient | None) -> Row:
     try:
         made = propose(family, job, Wish({slot: pick.key} if pick else {}), PANTRY)
     except CoreError as error:
-        return Row(key, name, refusal=str(error))
+        return Row(key, slot, name, refusal=str(error))
     book = settled(Book(PANTRY, (made.formula,)), ["draft"])
     job = job_for(job, lines_of(book, "draft"))
     windows, figures = windows_for(made.kind, job), (job.dial.figure,)
@@ -97,7 +101,7 @@ def row(family: Family, job: Job, slot: str, pick: Ingredient | None) -> Row:
     findings = tuple(one.finding.message for one in own.judged)
     findings += tuple(one.finding.message for one in judge_fold(made.kind, own.lines, made.steps))
     what, value, least, most = _held(key, job, made, own.lines)
-    return Row(key, name, what, value, least, most, findings)
+    return Row(key, slot, name, what, value, least, most, findings)
 
 
 def _held(
@@ -105,6 +109,15 @@ def _held(
 ) -> tuple[str, float | None, float, float]:
     practice = RANGES.get(key)
     kind = kind_of(made)
+    # The ratios of practice are told on cream; on milk or a purée the dial says what is meant.
+    liquids = [
+        BY_KEY[line.ingredient]
+        for line, role in zip(made.formula.lines, lines.roles, strict=True)
+        if role in LIQUIDS
+    ]
+    on_cream = all(one.make_up and 30 <= (one.make_up.milk_fat or 0) <= 36 for one in liquids)
+    if practice and practice.figure == CHOCOLATE_CREAM and not on_cream:
+        practice = None
     if practice is None or not practice.by_kind.get(kind, practice.by_kind.get("")):
         band, landing = job.dial.band(job.band), read_dial(job.dial, lines)
         value = landing.working.value if landing.working else None
@@ -135,7 +148,11 @@ def figure(what: str, made: Proposal, lines: Lines) -> float | None:
         return sum(g for cold, g in weights if cold) / sum(g for cold, g in weights if not cold)
     if what == GELATIN:
         return FIGURES["gelatin-whole"].value(mix)
-    return read_formulas(lines.book, ["draft"])["draft"].density_g_ml
+    density = read_formulas(lines.book, ["draft"])["draft"].density_g_ml
+    if density is None or what == DENSITY:
+        return density
+    # Rolled raw, it keeps its thickness while it bakes.
+    return density / (1 - made.formula.losses.cooking_percent / 100)
 
 
 def main() -> None:
@@ -146,7 +163,9 @@ def main() -> None:
         off = f"{100 * one.beside:+.0f} %" if one.beside and not one.refusal else ""
         says = one.refusal or "; ".join(one.findings)
         range_, what = f"{one.least:.3g}-{one.most:.3g}", one.what[:34]
-        print(f"{one.job:18} {one.pick[:34]:34} {what:34} {value:>8} {range_:>11} {off:>6} {says}")
+        print(
+            f"{one.job:26} {one.slot:5} {one.pick[:34]:34} {what:34} {value:>8} {range_:>11} {off:>6} {says}"
+        )
     near, said = sum(one.is_near for one in every), sum(bool(one.findings) for one in every)
     refused = sum(bool(one.refusal) for one in every)
     print(

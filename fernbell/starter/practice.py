@@ -102,6 +102,8 @@ PRACTICE: Mapping[str, Practice] = {
     "density, sponge": Practice(0.35, "g/ml", "baked roulade or génoise 0.2 to 0.35"),
     "density, mousse": Practice(0.7, "g/ml", "of fruit, chocolate or anglaise 0.6 to 0.85"),
     "density, meringue": Practice(0.3, "g/ml", "Italian and Swiss 0.25 to 0.35"),
+    "baked off, sponge": Practice(11, "%", "of what goes into the oven"),
+    "baked off, paste": Practice(14, "%", "of what goes into the oven"),
     "pan loss": Practice(2, "%", "what stays in the pan where nobody said"),
     "finished, first": Practice(500, "g", "a formula set for its job"),
     "drip spacing": Practice(25, "mm", "one about every 2.5 cm of the edge"),

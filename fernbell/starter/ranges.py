@@ -39,6 +39,7 @@ drip is told, the rest is this project's own.
 CHOCOLATE_CREAM = "chocolate for one of liquid"
 COLD_WARM = "cold cream for one of warm base"
 DENSITY = "density, g/ml"
+RAW_DENSITY = "density as rolled, g/ml"
 GELATIN = "gelatin of 200 bloom, % of the whole"
 
 RANGES: Mapping[str, Range] = {
@@ -79,7 +80,7 @@ RANGES: Mapping[str, Range] = {
     "sponge.genoise": Range(DENSITY, {"": (0.2, 0.35)}),
     "sponge.roulade": Range(DENSITY, {"": (0.2, 0.35)}),
     "paste.crumb": Range(DENSITY, {"": (0.9, 1.0)}),
-    "paste.short": Range(DENSITY, {"": (1.15, 1.25)}),
+    "paste.short": Range(RAW_DENSITY, {"": (1.15, 1.25)}),
     "glaze.mirror": Range(GELATIN, {"": (1.4, 1.75)}),
     "custard.bavarois": Range(GELATIN, {"": (0.9, 1.2)}),
 }

@@ -97,7 +97,7 @@ def test_a_dial_lands_where_it_is_turned_to_and_what_arrives_stays(
     lines, band = lines_for(made), job.dial.band(job.band)
     kept = lines.mix().finished_g
     # Cocoa butter can be added to couverture and not taken out of it.
-    for share in (0.9,) if job.key == "sheets" else (0.1, 0.9):
+    for share in (0.95,) if family.key == "chocolate" else (0.1, 0.9):
         value = band.least + share * (band.most - band.least)
         there = replace(lines, formula=turn(job.dial, lines, value))
         landing = read_dial(job.dial, there)
@@ -120,7 +120,7 @@ def test_turning_there_and_back_is_turning_nothing_at_any_size(
 ) -> None:
     family, job = place
     band = job.dial.band(job.band)
-    if job.key == "sheets":
+    if family.key == "chocolate":
         first, then = 0.92, 0.97
     low, high = (band.least + share * (band.most - band.least) for share in (first, then))
     lines = lines_for(propose(family, job, Wish({}), PANTRY).formula)
@@ -542,7 +542,7 @@ def test_the_heat_the_base_gives_up_is_the_heat_the_cream_takes() -> None:
 
 
 def test_what_compound_holds_does_not_pass_for_gelatin() -> None:
-    lines = proposed("mousse.ganache", picks={"with": "compound-dark"})
+    lines = proposed("ganache.pipe", picks={"with": "compound-dark"})
     by_gelatin, by_cocoa = hold_parts(lines.mix())
     assert by_gelatin == 0
     warm = asides("mousse", lines, ())[2]

@@ -295,10 +295,12 @@ def test_a_remedy_brings_the_reading_into_its_window(kind: str, own: Formula, co
 
 
 def test_compound_is_told_apart_from_couverture() -> None:
-    def says(kind: str, *lines: tuple[str, float]) -> set[str]:
-        return {one.finding.message for one in read(formula(*lines), kind).judged}
+    def says(kind: str, *lines: tuple[str, float], stage: str = "temper") -> set[str]:
+        judged = read(formula(*lines), kind, (Step("Warm it.", stage=stage),)).judged
+        return {one.finding.message for one in judged}
 
     assert "Compound is not tempered." in says("chocolate", ("coating", 100))
+    assert says("chocolate", ("coating", 100), stage="melt") == set()
     assert "Compound and couverture in one pot." in says("", ("coating", 100), ("dark", 100))
     assert not {say for say in says("chocolate", ("dark", 100)) if "Compound" in say}
 
@@ -339,13 +341,13 @@ def test_revisions_set_each_reading_beside_itself() -> None:
     assert only
 
 
-def test_compound_alone_is_a_note_and_beside_couverture_a_caution() -> None:
-    def severity(*lines: tuple[str, float]) -> Severity:
+def test_compound_in_a_ganache_is_judged_by_its_figures_and_beside_couverture_cautioned() -> None:
+    def said(*lines: tuple[str, float]) -> dict[str, Severity]:
         judged = read(formula(*lines), "ganache").judged
-        return next(one.finding.severity for one in judged if one.finding.code == "compound")
+        return {one.finding.code: one.finding.severity for one in judged}
 
-    assert severity(("coating", 100), ("cream", 30)) is Severity.NOTE
-    assert severity(("coating", 100), ("dark", 100), ("cream", 60)) is Severity.CAUTION
+    assert "compound" not in said(("coating", 100), ("cream", 30))
+    assert said(("coating", 100), ("dark", 100), ("cream", 60))["compound"] is Severity.CAUTION
 
 
 def test_what_a_thing_brings_are_shares_of_its_mass() -> None:

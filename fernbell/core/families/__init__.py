@@ -16,7 +16,6 @@ from fernbell.core.families.proposing import (
     Wish,
     propose,
     slot_choices,
-    tempered,
 )
 from fernbell.core.families.sentence import SAID, Slot, sentence
 from fernbell.core.families.stuffs import STUFFS, Stuff, choices, fits, nearest
@@ -71,7 +70,6 @@ __all__ = [
     "solid_share",
     "swap",
     "swap_notes",
-    "tempered",
     "turn",
     "weighable",
     "windows_for",

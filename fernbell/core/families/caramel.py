@@ -1,6 +1,9 @@
 """Caramel: the final temperature sets the water left, and that the texture."""
 
+from dataclasses import replace
+
 from fernbell.core.families.family import (
+    Admits,
     Dial,
     Failure,
     Family,
@@ -44,12 +47,20 @@ FAT = Dial(
     bands(10, "soft", 30, "creams", 45, "greasy", 60),
     (LineRole.BUTTER,),
 )
+POURED = Dial(
+    reading("water"),
+    "water left: it is not boiled again, the cream sets it",
+    bands(8, "stands", 16, "spreads", 24, "sauces", 34, "runs", 45),
+    (LineRole.CREAM, LineRole.MILK, LineRole.FRUIT),
+)
 TOFFEE = Dial(
     reading("water"),
     "water left: it is stirred on a low heat, not measured by the boil",
     bands(6, "firm", 11, "spreads", 18, "runs", 30),
     (LineRole.CONDENSED,),
 )
+_FAT = window(5, 38, "Below it sticks, above it sweats fat.")
+_WATER = window(4, 38, "Below it is hard when cold, above it runs out of the slice.")
 SWEET = window(25, 75, "Below it is cream with sugar, above it only sweet.")
 
 _WET = step(
@@ -77,19 +88,37 @@ _STOP = step(
     "Off the heat, warm cream at once, stirring. It boils up: a pot of four times the volume.",
     caution=BURNS,
 )
-_BUTTER = step("butter", "Butter and salt in; change the bowl, ice bath.", 60, tool="hand blender")
+_STOP_BUTTER = step(
+    "stop",
+    "Off the heat, warm cream at once, stirring, then the butter. It boils up: a pot of four times "
+    "the volume.",
+    caution=BURNS,
+)
+_COOK_ON = "Cook on, stirring, until the thermometer says so."
+_BUTTER_IN = "Butter in from 100-115 °C; cook on, stirring, until the thermometer says so."
+_SALTED = step("salt", "Salt in; change the bowl, ice bath, blend.", 60, tool="hand blender")
 
-_SUGAR = StarterLine("sugar", 200, "caramel", "color and sweetness", slot="with")
+# Sugar that colors: lactose, polyols and maltodextrin make no caramel.
+_COLORS = Admits((LineRole.SUGAR,), least={"sucrose": 80})
+_CREAMY = Admits((LineRole.CREAM, LineRole.MILK, LineRole.FRUIT), most_solids=50)
+_SUGAR = StarterLine("sugar", 200, "caramel", "color and sweetness", slot="with", admits=_COLORS)
 _GLUCOSE = StarterLine("glucose", 60, "caramel", "keeps it from crystals", optional=True)
-_SALT = StarterLine("salt", 4, "butter", "balance", optional=True)
+_SALT = StarterLine("salt", 4, "salt", "balance", optional=True)
 
 
 def _cream(grams: float) -> StarterLine:
-    return StarterLine("cream", grams, "stop", "stops the cooking; its fat and water", slot="on")
+    return StarterLine(
+        "cream",
+        grams,
+        "stop",
+        "stops the cooking; its fat and water",
+        slot="on",
+        admits=_CREAMY,
+    )
 
 
-def _butter(grams: float) -> StarterLine:
-    return StarterLine("butter", grams, "butter", "body and short texture")
+def _butter(grams: float, stage: str = "stop") -> StarterLine:
+    return StarterLine("butter", grams, stage, "body and short texture; its water cooks too")
 
 
 def _job(
@@ -101,11 +130,12 @@ def _job(
     last: Step,
     notes: tuple[str, ...] = (),
 ) -> Job:
+    late = any(part.stage == "cook" for part in parts)
     steps = (
         _WET,
-        _STOP,
-        step("cook", "Cook on, stirring.", aim, sign=f"{aim:g} °C"),
-        _BUTTER,
+        _STOP if late else _STOP_BUTTER,
+        step("cook", _BUTTER_IN if late else _COOK_ON, aim, caution=BURNS),
+        _SALTED,
         last,
     )
     return Job(
@@ -117,7 +147,7 @@ def _job(
         parts=parts,
         steps=steps,
         losses=cooked_to(aim, 3, 12),
-        windows={"sweetness": SWEET, "fat": window(8, 38, "Below it sticks, above it sweats fat.")},
+        windows={"sweetness": SWEET, "fat": _FAT, "water": _WATER},
         notes=notes,
         ways=_WAYS,
     )
@@ -136,6 +166,24 @@ CARAMEL = Family(
             parts=(_SUGAR, _GLUCOSE, _cream(330), _butter(40), _SALT),
             last=step("cool", "Into a clean bowl, film touching.", 20, wait=rest(60)),
             notes=("Runs at room temperature; rewarm gently.",),
+        ),
+        Job(
+            key="poured",
+            name="a sauce, not recooked",
+            dial=POURED,
+            band="sauces",
+            aim=27,
+            parts=(_SUGAR, _GLUCOSE, _cream(240), _butter(45), _SALT),
+            steps=(
+                _WET,
+                _STOP_BUTTER,
+                _SALTED,
+                step("cool", "Into a clean bowl, film touching.", 20, wait=rest(60)),
+            ),
+            losses=losses(12, 3),
+            windows={"sweetness": SWEET, "fat": _FAT},
+            notes=("The cream sets it: nothing cooks off but the water of a wet caramel.",),
+            ways=(_WAYS[0], replace(_WAYS[1], losses=losses(3, 3))),
         ),
         _job(
             key="fill",
@@ -156,7 +204,7 @@ CARAMEL = Family(
                 _SUGAR,
                 StarterLine("glucose", 100, "caramel", "chew"),
                 _cream(220),
-                _butter(60),
+                _butter(60, "cook"),
                 _SALT,
             ),
             last=step("frame", "Into an oiled frame; cut when cold, wrap.", 20, wait=rest(240)),
@@ -170,7 +218,7 @@ CARAMEL = Family(
                 _SUGAR,
                 StarterLine("glucose", 90, "caramel", "chew"),
                 _cream(180),
-                _butter(50),
+                _butter(50, "cook"),
                 _SALT,
             ),
             last=step("frame", "Onto an oiled mat; mark while warm.", 40, wait=rest(120)),
@@ -183,7 +231,7 @@ CARAMEL = Family(
             aim=14,
             parts=(
                 StarterLine("condensed", 400, "cook", "body; it scorches", slot="on"),
-                StarterLine("brown-sugar", 100, "cook", "flavor", slot="with"),
+                StarterLine("brown-sugar", 100, "cook", "flavor", slot="with", admits=_COLORS),
                 StarterLine("butter", 100, "cook", "body"),
                 _SALT,
             ),
@@ -191,15 +239,15 @@ CARAMEL = Family(
                 step(
                     "cook",
                     "Low heat, stirring throughout, never boiling: it scorches.",
-                    95,
-                    8,
+                    (90, 95),
+                    (6, 8),
                     tool="spatula",
                     sign="leaves the pan",
                     caution=BURNS,
                 ),
                 step("pour", "Pour at once; it firms cold.", 70, wait=chill(60, placed=True)),
             ),
-            losses=losses(5, 4),
+            losses=losses(9, 4),
             windows={"sweetness": window(25, 75, "Sweeter still, and nothing else is tasted.")},
         ),
         Job(
@@ -210,7 +258,7 @@ CARAMEL = Family(
             aim=36,
             parts=(
                 _SUGAR,
-                StarterLine("cream", 220, "stop", "stops the cooking", slot="on"),
+                _cream(220),
                 StarterLine("butter", 220, "whip", "soft; it carries the air", overrun_percent=25),
                 _SALT,
             ),
@@ -221,7 +269,10 @@ CARAMEL = Family(
                 step("whip", "Whip with soft butter of the same temperature.", 20, 6, tool="whisk"),
             ),
             losses=losses(4, 3),
-            windows={"sweetness": window(15, 50, "Below it tastes of butter, above it cloys.")},
+            windows={
+                "sweetness": window(15, 50, "Below it tastes of butter, above it cloys."),
+                "water": _WATER,
+            },
         ),
     ),
     (
@@ -231,7 +282,7 @@ CARAMEL = Family(
             "stirred while it boiled, sides not cleaned",
             "Water in, dissolve again; clean sides; acid or glucose.",
         ),
-        Failure("splits", "butter in too hot", "Below 60 °C a spoon of warm cream; blend."),
+        Failure("splits", "fat let go while it cooked", "Off the heat, warm cream; blend."),
         Failure("too soft or hard when cold", "the final temperature", "Cook again to another."),
     ),
     (BURNS, "It boils up when the cream goes in: a pot of at least four times the volume."),

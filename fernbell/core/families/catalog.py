@@ -3,6 +3,7 @@
 from fernbell.core.errors import UnknownKey
 from fernbell.core.families.caramel import CARAMEL
 from fernbell.core.families.chocolate_work import CHOCOLATE_WORK
+from fernbell.core.families.confections import CONFECTIONS
 from fernbell.core.families.creams import CREAMS
 from fernbell.core.families.custards import CUSTARDS
 from fernbell.core.families.family import Family, Job
@@ -27,6 +28,7 @@ FAMILIES: tuple[Family, ...] = (
     PASTES,
     MERINGUES,
     CHOCOLATE_WORK,
+    CONFECTIONS,
     SYRUPS,
 )
 

@@ -14,8 +14,9 @@ from fernbell.core.families.family import (
 from fernbell.core.families.making import BLOOM, BURNS, COOLING, EGG, STEAM, chill, losses, step
 from fernbell.core.pantry import SWEETS, LineRole
 
-_WHIPS = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": 30})
-_MILKY = Admits((LineRole.MILK, LineRole.CREAM), sour=False)
+_WHIPS = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": 33}, most={"milk_fat": 41})
+_MILKY = Admits((LineRole.MILK, LineRole.CREAM), sour=False, most={"milk_fat": 20})
+_LOOSENS = Admits((LineRole.CREAM, LineRole.MILK), sour=False)
 CHANTILLY = Dial(
     reading("fat"),
     "fat in the whole: it holds the air",
@@ -63,14 +64,54 @@ CREAMS = Family(
                     "whip",
                     "air; 2-6 °C",
                     slot="on",
-                    overrun_percent=100,
+                    overrun_percent=110,
                     admits=_WHIPS,
                 ),
-                StarterLine("mascarpone", 40, "whip", "the longer hold", optional=True),
+                StarterLine(
+                    "mascarpone",
+                    40,
+                    "whip",
+                    "the longer hold",
+                    optional=True,
+                    overrun_percent=110,
+                ),
                 StarterLine("icing-sugar", 40, "whip", "sweetness"),
             ),
             steps=(
                 step("whip", "Chilled bowl, cream at 2-6 °C, to soft peak.", 4, sign="soft peak"),
+            ),
+            losses=losses(0, 3),
+            windows={"sweetness": SWEET},
+            gas_kept=1,
+        ),
+        Job(
+            key="crumb",
+            name="whipped with crumbs",
+            dial=CHANTILLY,
+            band="whips",
+            aim=31,
+            parts=(
+                StarterLine(
+                    "cream",
+                    300,
+                    "whip",
+                    "air; 2-6 °C",
+                    slot="on",
+                    overrun_percent=110,
+                    admits=_WHIPS,
+                ),
+                StarterLine("mascarpone", 60, "whip", "holds the crumbs", overrun_percent=110),
+                StarterLine("icing-sugar", 20, "whip", "sweetness"),
+                StarterLine("crumbs", 45, "fold", "flavor; they drink", slot="with"),
+            ),
+            steps=(
+                step("whip", "Chilled bowl, cream at 2-6 °C, to soft peak.", 4, sign="soft peak"),
+                step(
+                    "fold",
+                    "Crumbs in, what is for the base set aside first; the last turns by hand.",
+                    4,
+                ),
+                step("rest", "The crumbs drink: firmer after an hour.", 4, wait=chill(60, 720)),
             ),
             losses=losses(0, 3),
             windows={"sweetness": SWEET},
@@ -94,7 +135,7 @@ CREAMS = Family(
                 BLOOM,
                 step("boil", "Milk to the boil.", 100),
                 step("mix", "Yolks, sugar, starch; half the hot milk in; back.", 60),
-                step("hold", "1-2 min at the boil; gelatin in at 70 °C.", 100, 2, caution=COOLING),
+                step("hold", "It must boil; gelatin in at 70 °C.", 100, (1, 2), caution=COOLING),
                 step("fold", "Custard at 20 °C, smooth; soft cream in.", 20, tool="spatula"),
                 step("set", "Pipe at once, or chill.", 4, wait=chill(60, 1440)),
             ),
@@ -118,7 +159,7 @@ CREAMS = Family(
             ),
             steps=(
                 step("whip", "Whites to soft peaks.", 20),
-                step("syrup", "Syrup onto the whipping whites.", 119, caution=BURNS),
+                step("syrup", "Syrup onto the whipping whites.", (118, 121), caution=BURNS),
                 _BEAT,
             ),
             losses=losses(8, 4),
@@ -141,7 +182,7 @@ CREAMS = Family(
             steps=(
                 step("boil", "Milk to the boil.", 100),
                 step("mix", "Yolks, sugar, starch; half the hot milk in; back.", 60),
-                step("hold", "1-2 min at the boil; cool to 20 °C.", 100, 2, caution=COOLING),
+                step("hold", "It must boil; cool to 20 °C.", 100, (1, 2), caution=COOLING),
                 _BEAT,
             ),
             losses=losses(4, 4),
@@ -156,7 +197,7 @@ CREAMS = Family(
             parts=(
                 StarterLine("butter", 250, "butter", "soft", overrun_percent=30),
                 StarterLine("icing-sugar", 240, "butter", "the dial sets it"),
-                StarterLine("cream", 40, "loosen", "loosens", slot="on"),
+                StarterLine("cream", 40, "loosen", "loosens", slot="on", admits=_LOOSENS),
             ),
             steps=(
                 step("butter", "Soft butter beaten pale; sifted sugar in three turns.", 20, 8),

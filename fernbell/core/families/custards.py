@@ -1,19 +1,23 @@
 """Custards: set by yolk, egg or starch, and by the heat they take."""
 
+from dataclasses import replace
+
 from fernbell.core.families.family import (
     Admits,
     Dial,
     Failure,
     Family,
     Job,
+    Setting,
     StarterLine,
+    Way,
     bands,
     reading,
     window,
 )
 from fernbell.core.families.making import BLOOM, COOLING, EGG, STEAM, chill, losses, step
-from fernbell.core.families.mousse import GELATIN
-from fernbell.core.formulas import ratio
+from fernbell.core.families.mousse_parts import GELATIN
+from fernbell.core.formulas import Step, ratio
 from fernbell.core.pantry import LineRole
 
 DAIRY = (LineRole.MILK, LineRole.CREAM)
@@ -53,19 +57,41 @@ WINE = Dial(
     bands(25, "thin", 60, "ribbon", 110, "heavy", 180),
     (LineRole.YOLK,),
 )
+CURD = Dial(
+    ratio("egg-juice", "Egg on juice", (LineRole.EGG, LineRole.YOLK), (LineRole.FRUIT,)),
+    "grams of egg on 100 g of juice",
+    bands(60, "runs", 110, "spreads", 170, "stands", 230, "eggy", 300),
+    (LineRole.EGG, LineRole.YOLK),
+)
+CITRUS = Dial(
+    ratio(
+        "egg-juice-cream",
+        "Egg on juice and cream",
+        (LineRole.EGG, LineRole.YOLK),
+        (LineRole.FRUIT, LineRole.CREAM),
+    ),
+    "grams of egg on 100 g of juice and cream",
+    bands(45, "does not set", 75, "cuts", 115, "rubber", 170),
+    (LineRole.EGG,),
+)
 SWEET = window(7, 26, "Below it tastes flat, above it cloys.")
 FAT = window(3, 34, "Below it is thin, above it coats the tongue.")
 
 # Juice, wine, vinegar and sour milk curdle with egg or starch at the boil.
-_MILKY = Admits((LineRole.MILK, LineRole.CREAM), sour=False)
-_WINY = Admits((LineRole.ALCOHOL,), most_solids=30)
+_MILKY = Admits((LineRole.MILK, LineRole.CREAM), sour=False, most={"milk_fat": 36})
+_LIGHT = Admits((LineRole.MILK, LineRole.CREAM), sour=False, most={"milk_fat": 18})
+_RICH = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": 30})
+_MILKY_CREAM = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": 18})
+# What is sharp enough to be a curd: lemon, lime, passion fruit; an orange needs a lemon beside it.
+_SHARP = Admits((LineRole.FRUIT,), least={"acids": 0.8}, most_solids=30)
+_WINY = Admits((LineRole.ALCOHOL,), most={"alcohol": 22}, most_solids=30)
 _MILK = StarterLine("milk", 500, "boil", "the liquid", slot="on", admits=_MILKY)
 _VANILLA = StarterLine("vanilla", 2, "", "flavor", optional=True, strained=True)
 _BOIL = step("boil", "Bring milk to the boil with half the sugar and the vanilla.", 100)
 _COOK = step(
     "cook",
     "Half of it hot onto yolks and sugar to temper; back, stirring, never boiling; strain.",
-    83,
+    (82, 85),
     tool="spatula",
     sign="coats the spoon",
     caution=EGG,
@@ -80,10 +106,60 @@ _PASTRY = (
 _PASTRY_STEPS = (
     _BOIL,
     step("mix", "Yolks, sugar and starch whisked smooth; half the hot milk in; back.", 60),
-    step("hold", "Must boil: 1-2 min at the boil, whisking.", 100, 2, sign="slow bubbles"),
+    step("hold", "It must boil; whisking.", 100, (1, 2), sign="slow bubbles"),
 )
 _COOL = step("cool", "Film touching, thin on a tray.", 4, wait=chill(60, 2880), caution=COOLING)
 _BATH = "Fill at the oven, water to half their height."
+_WOBBLES = "In the bath; out when the middle still wobbles."
+_SLOW_BATH = step("bake", _WOBBLES, 100, (60, 90), tool="oven", sign="wobbles", caution=STEAM)
+_HOT_BATH = step("bake", _WOBBLES, (150, 160), (30, 40), tool="oven", sign="wobbles", caution=STEAM)
+
+
+def _bavarois(
+    key: str,
+    name: str,
+    parts: tuple[StarterLine, ...],
+    aim: float,
+    joins: str,
+    folds: tuple[float, float],
+    pale_folds: tuple[float, float] | None = None,
+) -> Job:
+    """A bavarois with something that flavors it, its custard poured onto that."""
+
+    def steps(at: tuple[float, float]) -> tuple[Step, ...]:
+        return (
+            BLOOM,
+            _BOIL,
+            _COOK,
+            step("join", joins, (50, 60), caution=COOLING),
+            step("fold", "Soft cream in two turns.", at, tool="spatula"),
+            step("set", "Into the mold.", 4, wait=chill(240, 2880)),
+        )
+
+    return Job(
+        key=key,
+        name=name,
+        dial=GELATIN,
+        band="slices",
+        aim=aim,
+        parts=(
+            StarterLine("milk", 230, "boil", "the liquid", slot="on", admits=_LIGHT),
+            StarterLine("yolk", 60, "cook", "body"),
+            *parts,
+            StarterLine("cream", 240, "fold", "air", slot="cream", overrun_percent=90),
+        ),
+        steps=steps(folds),
+        by_kind=dict.fromkeys(("milk", "white"), Setting(steps=steps(pale_folds)))
+        if pale_folds
+        else {},
+        losses=losses(2, 3),
+        windows={
+            "sweetness": window(5, 30, "Below it tastes flat, above it cloys."),
+            "fat": window(8, 36, "Below it is thin, above it is heavy."),
+        },
+        kind="mousse",
+    )
+
 
 CUSTARDS = Family(
     "custard",
@@ -131,7 +207,8 @@ CUSTARDS = Family(
             band="holds",
             aim=24,
             parts=(
-                *_PASTRY,
+                replace(_MILK, admits=_LIGHT),
+                *_PASTRY[1:],
                 StarterLine("butter", 220, "whip", "the dial sets it", overrun_percent=20),
             ),
             steps=(
@@ -168,12 +245,39 @@ CUSTARDS = Family(
                 _BOIL,
                 _COOK,
                 step("melt", "Gelatin in, off the heat; cool.", 60, caution=COOLING),
-                step("fold", "Custard at 25-28 °C; soft cream in two turns.", 27, tool="spatula"),
+                step("fold", "Soft cream in two turns.", (25, 28), tool="spatula"),
                 step("set", "Into the mold.", 4, wait=chill(240, 2880)),
             ),
             losses=losses(2, 3),
             windows={"sweetness": SWEET, "fat": FAT},
             kind="mousse",
+        ),
+        _bavarois(
+            key="bavarois-chocolate",
+            name="bavarois, chocolate",
+            parts=(
+                StarterLine("dark", 90, "join", "flavor; it sets too", slot="with"),
+                StarterLine("sugar", 40, "cook", "sweetness"),
+                StarterLine("gelatin", 6.5, "bloom", "the dial sets it", slot="set"),
+                StarterLine("water", 36, "bloom", "blooms the gelatin"),
+            ),
+            aim=1.1,
+            joins="Gelatin in, off the heat; onto the chocolate in three turns; cool.",
+            folds=(35, 38),
+            pale_folds=(30, 35),
+        ),
+        _bavarois(
+            key="bavarois-nut",
+            name="bavarois, nut",
+            parts=(
+                StarterLine("nut-paste", 80, "join", "flavor", slot="with"),
+                StarterLine("sugar", 35, "cook", "sweetness"),
+                StarterLine("gelatin", 8, "bloom", "the dial sets it", slot="set"),
+                StarterLine("water", 44, "bloom", "blooms the gelatin"),
+            ),
+            aim=1.0,
+            joins="Gelatin in, off the heat; onto the nut paste, blend; cool.",
+            folds=(25, 28),
         ),
         Job(
             key="brulee",
@@ -182,7 +286,7 @@ CUSTARDS = Family(
             band="wobbles",
             aim=19,
             parts=(
-                StarterLine("cream", 400, "warm", "the liquid", slot="on", admits=_MILKY),
+                StarterLine("cream", 400, "warm", "the liquid", slot="on", admits=_RICH),
                 StarterLine("milk", 100, "warm", "lightens it"),
                 _VANILLA,
                 StarterLine("yolk", 95, "mix", "the dial sets it"),
@@ -192,10 +296,11 @@ CUSTARDS = Family(
                 step("warm", "Warm cream and milk with vanilla.", 60),
                 step("mix", "Onto yolks and sugar without foam; strain.", 45),
                 step("fill", "Ramekins three quarters full. " + _BATH),
-                step("bake", "Until the middle still wobbles.", 100, 45, sign="wobbles"),
+                _SLOW_BATH,
                 step("cool", "Cold; burn the sugar at service.", 4, wait=chill(120, 2880)),
             ),
             losses=losses(4, 2),
+            ways=(Way("100 °C, longer", (_SLOW_BATH,)), Way("150-160 °C, shorter", (_HOT_BATH,))),
             windows={
                 "sweetness": SWEET,
                 "fat": window(15, 38, "Below it is thin, above it coats."),
@@ -209,7 +314,7 @@ CUSTARDS = Family(
             band="unmolds",
             aim=43,
             parts=(
-                StarterLine("milk", 400, "warm", "the liquid", slot="on", admits=_MILKY),
+                StarterLine("milk", 400, "warm", "the liquid", slot="on", admits=_LIGHT),
                 StarterLine("cream", 100, "warm", "roundness"),
                 _VANILLA,
                 StarterLine("egg", 200, "mix", "the dial sets it"),
@@ -230,6 +335,94 @@ CUSTARDS = Family(
             },
         ),
         Job(
+            key="set",
+            name="a cream set with gelatin",
+            dial=GELATIN,
+            band="spoons",
+            aim=0.62,
+            parts=(
+                StarterLine("cream", 300, "cream", "body", slot="on", admits=_MILKY_CREAM),
+                StarterLine("milk", 200, "warm", "lightens it"),
+                StarterLine("sugar", 50, "warm", "sweetness"),
+                _VANILLA,
+                StarterLine("gelatin", 3, "bloom", "the dial sets it", slot="set"),
+                StarterLine("water", 18, "bloom", "blooms the gelatin"),
+            ),
+            steps=(
+                BLOOM,
+                step("warm", "Milk, sugar and vanilla hot, not boiling; gelatin in; strain.", 70),
+                step("cream", "Cold cream in; stir over ice until it just thickens.", 14),
+                step("set", "Into its cups.", 4, wait=chill(240, 2880), caution=COOLING),
+            ),
+            losses=losses(1, 3),
+            windows={
+                "sweetness": SWEET,
+                "fat": window(8, 30, "Below it is thin, above it coats the tongue."),
+            },
+            notes=("To unmold it, a little firmer: 0.75.",),
+        ),
+        Job(
+            key="curd",
+            name="a citrus curd",
+            dial=CURD,
+            band="spreads",
+            aim=135,
+            parts=(
+                StarterLine("lemon", 150, "cook", "sharpness", slot="on", admits=_SHARP),
+                StarterLine("egg", 165, "cook", "the dial sets it"),
+                StarterLine("yolk", 40, "cook", "rounder"),
+                StarterLine("sugar", 170, "cook", "sweetness; keeps the egg from curdling"),
+                StarterLine("butter", 160, "butter", "body; it sets cold"),
+            ),
+            steps=(
+                step(
+                    "cook",
+                    "Juice, sugar and egg whisked; cook stirring until it coats; strain.",
+                    (82, 84),
+                    tool="spatula",
+                    sign="coats the spoon",
+                    caution=EGG,
+                ),
+                step("butter", "Cool; butter in, blend.", (40, 45), tool="hand blender"),
+                step("cool", "Film touching.", 4, wait=chill(120, 4320), caution=COOLING),
+            ),
+            losses=losses(3, 4),
+            windows={
+                "sweetness": window(14, 36, "Below it is sharp, above it cloys."),
+                "fat": window(12, 40, "Below it runs, above it is butter."),
+            },
+        ),
+        Job(
+            key="citrus",
+            name="a baked citrus tart filling",
+            dial=CITRUS,
+            band="cuts",
+            aim=92,
+            parts=(
+                StarterLine("lemon", 140, "mix", "sharpness", slot="on", admits=_SHARP),
+                StarterLine("egg", 250, "mix", "the dial sets it"),
+                StarterLine("sugar", 190, "mix", "sweetness"),
+                StarterLine("cream", 130, "mix", "roundness"),
+            ),
+            steps=(
+                step("mix", "Sugar and juice; egg, then cream, without foam; strain, skim.", 20),
+                step(
+                    "bake",
+                    "Into the baked shell, in the oven; out when the middle still trembles.",
+                    (110, 130),
+                    (25, 40),
+                    tool="oven",
+                    sign="70-72 °C in the middle",
+                ),
+                step("cool", "Cold before it is cut.", 4, wait=chill(120, 1440, placed=True)),
+            ),
+            losses=losses(3, 2),
+            windows={
+                "sweetness": window(14, 34, "Below it is sharp, above it cloys."),
+                "fat": window(5, 20, "Below it is thin, above it is heavy."),
+            },
+        ),
+        Job(
             key="sabayon",
             name="sabayon",
             dial=WINE,
@@ -237,7 +430,7 @@ CUSTARDS = Family(
             aim=80,
             parts=(
                 StarterLine("wine", 150, "whisk", "flavor and the liquid", slot="on", admits=_WINY),
-                StarterLine("yolk", 120, "whisk", "the dial sets it", overrun_percent=200),
+                StarterLine("yolk", 120, "whisk", "the dial sets it", overrun_percent=440),
                 StarterLine("sugar", 80, "whisk", "sweetness"),
             ),
             steps=(
@@ -252,6 +445,7 @@ CUSTARDS = Family(
                 ),
             ),
             losses=losses(4, 4),
+            gas_kept=1,
             windows={"sweetness": window(14, 36, "Below it is sharp, above it cloys.")},
             notes=("Served at once.",),
         ),

@@ -6,10 +6,11 @@ from dataclasses import dataclass, replace
 
 from scipy.optimize import brentq
 
-from fernbell.core.errors import CoreError, Lacking, OutOfRange
+from fernbell.core.errors import CoreError, Lacking, Limits, OutOfRange
 from fernbell.core.families.family import Dial, DialBand
 from fernbell.core.formulas import CookedTo, Formula, Lines, Until
 from fernbell.core.measures import round_to_scale
+from fernbell.core.pantry import LineRole
 from fernbell.core.working import Working, figure_text
 
 FARTHEST = (60.0, 20.0, 8.0, 4.0, 2.0, 1.4, 1.1)
@@ -97,7 +98,7 @@ def _cooked(dial: Dial, lines: Lines, value: float) -> Formula:
 
 def _moved(dial: Dial, lines: Lines, value: float) -> Formula:
     assert not isinstance(dial.lever, Until)
-    lever = [role in dial.lever for role in lines.roles]
+    lever = _levers(dial, lines)
     pairs = tuple(zip(lines.formula.lines, lever, strict=True))
     if not any(one.mass_g for one, moves in pairs if moves):
         raise Lacking("lines", f"It has none of what this dial moves: {', '.join(dial.lever)}.")
@@ -113,8 +114,21 @@ def _moved(dial: Dial, lines: Lines, value: float) -> Formula:
     ends = sorted((off(low) + value, off(high) + value))
     if not ends[0] <= value <= ends[1]:
         allowed = f"{figure_text(ends[0])} to {figure_text(ends[1])} with these lines"
-        raise OutOfRange(dial.figure.code, value, allowed)
+        raise OutOfRange(dial.figure.code, value, allowed, Limits(ends[0], ends[1]))
     return lines.weighed(at(float(brentq(off, low, high, xtol=1e-12))))
+
+
+def _levers(dial: Dial, lines: Lines) -> list[bool]:
+    """Which lines a dial turns: those of its roles, and the water a gelatin of theirs blooms in."""
+    assert not isinstance(dial.lever, Until)
+    turned = [role in dial.lever for role in lines.roles]
+    if LineRole.GELATIN not in dial.lever:
+        return turned
+    trios = list(zip(lines.formula.lines, lines.roles, turned, strict=True))
+    blooms = {line.stage for line, _, moves in trios if moves and line.stage}
+    return [
+        moves or (role is LineRole.WATER and line.stage in blooms) for line, role, moves in trios
+    ]
 
 
 def _end(off: Callable[[float], float], side: int) -> float:

@@ -9,6 +9,7 @@ from typing import Any
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.formulas import (
     FIGURES,
+    GAS_KEPT_IN_FOLDING,
     USUAL_LOSSES,
     Figure,
     Losses,
@@ -16,7 +17,7 @@ from fernbell.core.formulas import (
     Until,
     Window,
 )
-from fernbell.core.pantry import LIQUIDS, LineRole
+from fernbell.core.pantry import LIQUIDS, ChocolateKind, LineRole
 from fernbell.core.working import COMMON_PRACTICE
 
 
@@ -84,14 +85,17 @@ class Dial:
 class Admits:
     """What may stand in the place of a starter's line: of which roles, and how it is made up.
 
-    What is not `sour` curdles nothing that holds egg or starch; `least` is of some components at
-    least, `most_solids` all that is not water or alcohol at most [g in 100 g].
+    What is not `sour` curdles nothing that holds egg or starch; `least` and `most` are of some
+    components, `most_solids` all that is not water or alcohol at most [g in 100 g]; `chocolates`
+    are the kinds it may be of.
     """
 
     roles: tuple[LineRole, ...]
     sour: bool = True
     least: Mapping[str, float] = field(default_factory=dict)
+    most: Mapping[str, float] = field(default_factory=dict)
     most_solids: float = 100.0
+    chocolates: tuple[ChocolateKind, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,13 +119,14 @@ class StarterLine:
 
 @dataclass(frozen=True, slots=True)
 class Way:
-    """One of several schools of making the same: steps in place of those of their stage, and
-    what it takes beside the starter.
+    """One of several schools of making the same: steps in place of those of their stage, what
+    it takes beside the starter, and what it loses where that is something else.
     """
 
     name: str
     steps: tuple[Step, ...]
     parts: tuple[StarterLine, ...] = ()
+    losses: Losses | None = None
 
 
 class Tool(StrEnum):
@@ -133,13 +138,39 @@ class Tool(StrEnum):
 
 
 @dataclass(frozen=True, slots=True)
+class Setting:
+    """How a job is made with one kind of chocolate: what is given stands for the job's own."""
+
+    band: str = ""
+    aim: float | None = None
+    dial: Dial | None = None
+    parts: tuple[StarterLine, ...] = ()
+    steps: tuple[Step, ...] = ()
+    windows: Mapping[str, Window] = field(default_factory=dict)
+
+    def of(self, job: "Job") -> "Job":
+        """The job made so."""
+        return replace(
+            job,
+            band=self.band or job.band,
+            aim=job.aim if self.aim is None else self.aim,
+            dial=self.dial or job.dial,
+            parts=self.parts or job.parts,
+            steps=self.steps or job.steps,
+            windows={**job.windows, **self.windows},
+            by_kind={},
+        )
+
+
+@dataclass(frozen=True, slots=True)
 class Job:
     """What a formula is for: where its dial should stand, a starter, and what decides.
 
     `windows` are the readings that decide beside the dial, by code; `notes` what to know about
     its use, such as how it is rewarmed; `ways` the schools there are, the first the usual one;
-    `tools` what there is to work out beside it; `by_kind` band and aim where the kind of chocolate
-    asks for others.
+    `tools` what there is to work out beside it; `by_kind` how it is made where the kind of
+    chocolate asks for something else; `gas_kept` what is left of its air, all where nothing is
+    folded into anything; `boils` the stages whose step is at what their lines boil at.
     """
 
     key: str
@@ -157,31 +188,36 @@ class Job:
     base: str = ""
     ways: tuple[Way, ...] = ()
     tools: tuple[Tool, ...] = ()
-    by_kind: Mapping[str, tuple[str, float]] = field(default_factory=dict)
+    by_kind: Mapping[str, Setting] = field(default_factory=dict)
+    boils: tuple[str, ...] = ()
+    gas_kept: float = GAS_KEPT_IN_FOLDING
 
     def __post_init__(self) -> None:
-        for name, aim in ((self.band, self.aim), *self.by_kind.values()):
-            band = self.dial.band(name)
-            if not band.least <= aim <= band.most:
-                raise CoreError("aim", f"{aim:g}", f"in the band it is for, {band.name}")
+        band = self.dial.band(self.band)
+        if not band.least <= self.aim <= band.most:
+            raise CoreError("aim", f"{self.aim:g}", f"in the band it is for, {band.name}")
+        for setting in self.by_kind.values():
+            setting.of(self)
 
     def of_kind(self, kind: str) -> "Job":
-        """The same, set as a kind of chocolate asks."""
-        if kind not in self.by_kind:
-            return self
-        band, aim = self.by_kind[kind]
-        return replace(self, band=band, aim=aim)
+        """The same, made as a kind of chocolate asks."""
+        return self.by_kind[kind].of(self) if kind in self.by_kind else self
 
-    def made(self, way: str) -> tuple[tuple[StarterLine, ...], tuple[Step, ...]]:
-        """Parts and steps by the way of that name; by the usual one where none is said."""
+    def made(self, way: str) -> "Job":
+        """The job by the way of that name; by the usual one where none is said."""
         if not self.ways and not way:
-            return self.parts, self.steps
+            return self
         own = next((one for one in self.ways if one.name == (way or self.ways[0].name)), None)
         if own is None:
             allowed = ", ".join(one.name for one in self.ways) or "nothing: there is one way"
             raise UnknownKey("way", way, f"one of {allowed}")
         other = {step.stage: step for step in own.steps}
-        return (*self.parts, *own.parts), tuple(other.get(step.stage, step) for step in self.steps)
+        return replace(
+            self,
+            parts=(*self.parts, *own.parts),
+            steps=tuple(other.get(step.stage, step) for step in self.steps),
+            losses=own.losses or self.losses,
+        )
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,6 +1,7 @@
 """Fruit: by final Brix, or set with pectin."""
 
 from fernbell.core.families.family import (
+    Admits,
     Dial,
     Failure,
     Family,
@@ -10,7 +11,7 @@ from fernbell.core.families.family import (
     reading,
     window,
 )
-from fernbell.core.families.making import BURNS, by_brix, chill, freeze, losses, step
+from fernbell.core.families.making import BURNS, by_brix, chill, freeze, losses, rest, step
 from fernbell.core.formulas import Figure, Until
 from fernbell.core.formulas.mix import Mix
 from fernbell.core.pantry import SWEETS, LineRole
@@ -19,7 +20,7 @@ from fernbell.core.working import COMMON_PRACTICE
 JAM = Dial(
     reading("brix"),
     "what is dissolved, as a refractometer sees it",
-    bands(15, "sauce", 30, "soft insert", 45, "spread", 60, "jam that keeps", 68, "paste", 78),
+    bands(15, "sauce", 30, "soft insert", 51.5, "spread", 62, "jam that keeps", 70, "paste", 80),
     Until.BRIX,
 )
 COULIS = Dial(
@@ -55,7 +56,9 @@ PECTIN = Dial(
     (LineRole.GUM,),
 )
 SWEET = window(8, 48, "Below it is sharp, above it is only sugar.")
-_PUREE = StarterLine("puree", 300, "boil", "fruit", slot="with")
+# What is stiff or sweet already, chestnut or dried fruit, is no purée to boil down.
+_BOILED = Admits((LineRole.FRUIT,), most_solids=35)
+_PUREE = StarterLine("puree", 300, "boil", "fruit", slot="with", admits=_BOILED)
 _PECTIN = "Pectin mixed with ten times its sugar, rained in; boil a full minute."
 
 FRUIT = Family(
@@ -68,20 +71,76 @@ FRUIT = Family(
             name="a jam-like filling",
             dial=JAM,
             band="spread",
-            aim=52,
+            aim=57,
             parts=(
                 _PUREE,
-                StarterLine("sugar", 200, "boil", "keeps; fruit to sugar about 1.5"),
+                StarterLine("sugar", 240, "boil", "keeps; fruit to sugar about 1.25"),
                 StarterLine("pectin-nh", 5, "boil", "body", optional=True),
                 StarterLine("lemon", 15, "acid", "freshness; wakes the pectin"),
             ),
             steps=(
-                step("boil", "Boil to the sign, stirring.", 104, caution=BURNS),
+                step("boil", "Boil to the sign, stirring.", 102, caution=BURNS),
                 step("acid", "Lemon in.", 90, wait=chill(120, 4320)),
             ),
-            losses=by_brix(52, 4, 20),
+            losses=by_brix(57, 4, 20),
+            boils=("boil",),
             windows={"sweetness": window(20, 62, "Below it is sharp, above it is only sugar.")},
             notes=("65 °Bx keeps; softer inserts are 30-45.",),
+        ),
+        Job(
+            key="keeping",
+            name="a jam that keeps",
+            dial=JAM,
+            band="jam that keeps",
+            aim=65,
+            parts=(
+                _PUREE,
+                StarterLine("sugar", 240, "boil", "keeps; fruit to sugar 1.25"),
+                StarterLine("pectin-yellow", 2, "boil", "body", optional=True),
+                StarterLine("lemon", 12, "boil", "sets the pectin"),
+            ),
+            steps=(
+                step("boil", "Boil to the sign, stirring; skim.", 104, caution=BURNS),
+                step("pot", "Hot into clean jars, closed at once.", 85, caution=BURNS),
+            ),
+            losses=by_brix(65, 4, 25),
+            boils=("boil",),
+            windows={
+                "sweetness": window(20, 70, "Below it is sharp, above it is only sugar."),
+                "solids": window(60, 76, "Below it does not keep, above it is a paste."),
+            },
+            notes=("Opened: chilled, and used within weeks.",),
+        ),
+        Job(
+            key="paste",
+            name="a fruit paste, cut",
+            dial=JAM,
+            band="paste",
+            aim=75,
+            parts=(
+                _PUREE,
+                StarterLine("sugar", 300, "boil", "sets with the pectin; most of it later"),
+                StarterLine("glucose", 60, "boil", "keeps it from crystals"),
+                StarterLine("pectin-yellow", 7, "boil", "sets, and does not melt again"),
+                StarterLine("lemon", 14, "acid", "sets it at once: last of all"),
+            ),
+            steps=(
+                step(
+                    "boil",
+                    "Pectin with ten times its sugar rained into the warm purée; boil; the rest of "
+                    "the sugar in parts; glucose; to the sign.",
+                    106.5,
+                    caution=BURNS,
+                ),
+                step("acid", "Acid in, at once into the frame.", 104, caution=BURNS),
+                step("set", "At room temperature; cut, roll in sugar.", 20, wait=rest(720)),
+            ),
+            losses=by_brix(75, 5, 30),
+            boils=("boil",),
+            windows={
+                "sweetness": window(35, 90, "Below it does not keep, above it is only sugar."),
+                "solids": window(70, 82, "Below it weeps, above it is hard."),
+            },
         ),
         Job(
             key="coulis",
@@ -120,8 +179,9 @@ FRUIT = Family(
             losses=losses(6, 3),
             windows={
                 "sweetness": SWEET,
-                "solids": window(22, 60, "Below it is ice in the cut, above it is jam."),
+                "solids": window(28, 50, "Below it is ice in the cut, above it is jam."),
             },
+            boils=("boil",),
             notes=("Frozen hard before it meets mousse.",),
         ),
     ),

@@ -3,10 +3,12 @@
 from collections.abc import Mapping
 
 from fernbell.core.families.family import (
+    Admits,
     Dial,
     Failure,
     Family,
     Job,
+    Setting,
     StarterLine,
     Tool,
     bands,
@@ -14,7 +16,7 @@ from fernbell.core.families.family import (
     window,
 )
 from fernbell.core.families.making import chill, losses, rest, step
-from fernbell.core.formulas import Step
+from fernbell.core.formulas import Step, Window
 from fernbell.core.pantry import LIQUIDS
 
 DIAL = Dial(
@@ -38,18 +40,42 @@ DIAL = Dial(
     LIQUIDS,
     "bands from the ratios of common practice; the set number is an index of this project",
 )
-WHIPPED = Dial(
-    reading("set-number"),
-    "firming parts for each part of water, the cold cream counted",
-    bands(0.1, "stays loose", 0.24, "whips soft", 0.36, "pipes", 0.52, "turns grainy", 0.8),
-    LIQUIDS,
-    "common practice: a base with about its own weight of cold cream; index of this project",
-)
+
+
+def _whipped(least: float, most: float) -> Dial:
+    """The dial of a whipped ganache that pipes between two set numbers."""
+    return Dial(
+        reading("set-number"),
+        "firming parts for each part of water, the cold cream counted",
+        bands(
+            0.3 * least,
+            "stays loose",
+            0.65 * least,
+            "whips soft",
+            least,
+            "pipes",
+            most,
+            "turns grainy",
+            1.6 * most,
+        ),
+        LIQUIDS,
+        "common practice: a base with about its own weight of cold cream; index of this project",
+    )
+
+
+WHIPPED = _whipped(0.36, 0.52)
 SPLITS = window(
     0.5, 3.0, "Above it there is too little water for the fat and it splits; below it is thin."
 )
 SWEET = window(3.5, 48, "Below it is bitter, above it cloys.")
+_THIN = window(0.4, 2.4, "Above it splits when it stands; below it is cocoa and water.")
 _WINDOWS = {"fat-water": SPLITS, "sweetness": SWEET}
+# Compound takes so little cream that its fat stands far above the water, and holds all the same.
+_COMPOUND = {
+    "compound white": Setting(
+        windows={"fat-water": window(0.5, 4.2, "Above it splits; below it is thin.")}
+    )
+}
 
 _POUR = step(
     "pour",
@@ -68,11 +94,28 @@ _GLUCOSE = StarterLine("glucose", 25, "pour", "gloss and body", optional=True)
 _BUTTERY = StarterLine("butter", 30, "butter", "body and a short melt", optional=True)
 
 
-_TOOLS = (Tool.OTHER_CHOCOLATES, Tool.HOLDS_AT)
+# Vinegar and juice concentrate are no liquid to make a ganache on.
+_LIQUID = Admits(LIQUIDS, most={"alcohol": 31}, most_solids=65)
 
 
-def _cream(grams: float) -> StarterLine:
-    return StarterLine("cream", grams, "pour", "the dial sets it: its water softens", slot="on")
+def _cream(grams: float, why: str = "the dial sets it: its water softens") -> StarterLine:
+    return StarterLine("cream", grams, "pour", why, slot="on", admits=_LIQUID)
+
+
+def _whipping(hot: float, cold: float) -> tuple[StarterLine, ...]:
+    """A base and about its own weight of cold cream [g]."""
+    return (
+        _CHOCOLATE,
+        _cream(hot),
+        _GLUCOSE,
+        StarterLine(
+            stuff="cream",
+            mass_g=cold,
+            stage="cold",
+            why="cold, stirred in at the end: the part that whips",
+            overrun_percent=60,
+        ),
+    )
 
 
 def _job(
@@ -84,8 +127,9 @@ def _job(
     last: Step,
     *,
     notes: tuple[str, ...] = (),
-    tools: tuple[Tool, ...] = (),
-    by_kind: Mapping[str, tuple[str, float]] | None = None,
+    tools: tuple[Tool, ...] = (Tool.HOLDS_AT,),
+    by_kind: Mapping[str, Setting] | None = None,
+    windows: Mapping[str, Window] | None = None,
 ) -> Job:
     butters = any(part.stage == "butter" for part in parts)
     steps = (_MELT, _POUR, *((_BUTTER,) if butters else ()), last)
@@ -97,16 +141,16 @@ def _job(
         aim=aim,
         parts=parts,
         steps=steps,
-        windows=_WINDOWS,
+        windows={**_WINDOWS, **(windows or {})},
         notes=notes,
         base="with",
-        tools=(*_TOOLS, *tools),
-        by_kind=by_kind or {},
+        tools=(Tool.OTHER_CHOCOLATES, *tools),
+        by_kind={**_COMPOUND, **(by_kind or {})},
     )
 
 
 # White coats only where dark would slice already: its table has another order.
-_WHITE_COATS = {"white": ("slices", 1.3)}
+_WHITE_COATS = {"white": Setting("slices", 1.3)}
 _REWARM = "Rewarm in bursts of 20-30 s, stirring between."
 GANACHE = Family(
     "ganache",
@@ -121,8 +165,8 @@ GANACHE = Family(
             parts=(_CHOCOLATE, _cream(210), _INVERT, _BUTTERY),
             last=step(
                 "fill",
-                "Into the shell at 30-34 °C, 3 mm below the rim; out 1 h before serving.",
-                32,
+                "Into the shell, 3 mm below the rim; out 1 h before serving.",
+                (30, 34),
                 wait=chill(120, 1440, placed=True),
             ),
             notes=("2 h cold before it cuts clean.",),
@@ -133,8 +177,10 @@ GANACHE = Family(
             band="pours",
             aim=0.8,
             parts=(_CHOCOLATE, _cream(300), _GLUCOSE),
-            last=step("rest", "Film touching; it pours at 32-36 °C.", 34, wait=rest(15, 90)),
+            windows={"fat-water": _THIN},
+            last=step("rest", "Film touching; it pours warm.", (32, 36), wait=rest(15, 90)),
             notes=(_REWARM,),
+            tools=(),
         ),
         _job(
             key="drip",
@@ -152,7 +198,7 @@ GANACHE = Family(
                 "One drip about every 2.5 cm of the edge.",
                 _REWARM,
             ),
-            tools=(Tool.DRIPS,),
+            tools=(Tool.HOLDS_AT, Tool.DRIPS),
             by_kind=_WHITE_COATS,
         ),
         _job(
@@ -161,7 +207,7 @@ GANACHE = Family(
             band="coats",
             aim=1.05,
             parts=(_CHOCOLATE, _cream(235), _GLUCOSE, _BUTTERY),
-            last=step("coat", "Over the cold cake at 32-35 °C, all at once.", 33, wait=rest(5, 30)),
+            last=step("coat", "Over the cold cake, all at once.", (32, 35), wait=rest(5, 30)),
             notes=(_REWARM,),
             by_kind=_WHITE_COATS,
         ),
@@ -180,43 +226,43 @@ GANACHE = Family(
             band="rolls",
             aim=2.15,
             parts=(_CHOCOLATE, _cream(130), _INVERT, _BUTTERY),
-            last=step(
-                "frame", "Into the frame at 32-34 °C; cut the next day.", 33, wait=rest(720, 2880)
-            ),
+            last=step("frame", "Into the frame; cut the next day.", (32, 34), wait=rest(720, 2880)),
             notes=("Firms overnight at 16-18 °C.",),
         ),
         Job(
             key="whip",
-            tools=_TOOLS,
+            tools=(Tool.OTHER_CHOCOLATES,),
             name="whipping",
             dial=WHIPPED,
             band="pipes",
             aim=0.42,
-            parts=(
-                _CHOCOLATE,
-                _cream(120),
-                _GLUCOSE,
-                StarterLine(
-                    stuff="cream",
-                    mass_g=320,
-                    stage="cold",
-                    why="cold, stirred in at the end: the part that whips",
-                    overrun_percent=60,
-                ),
-            ),
+            parts=_whipping(120, 320),
             steps=(
                 _MELT,
                 _POUR,
                 step("cold", "Cold cream in, blend; film touching.", 20, wait=chill(360, 2880)),
                 step("whip", "Whip to soft peaks; it holds piping, freezing and cutting.", 5),
             ),
-            windows={"fat-water": window(0.4, 1.6, "Above it turns to butter when whipped.")},
+            windows={
+                "fat-water": window(0.4, 1.6, "Above it turns to butter when whipped."),
+                "sweetness": SWEET,
+            },
             notes=("At least 6 h cold before it is whipped.",),
             base="with",
+            by_kind={
+                "milk": Setting(aim=0.345, dial=_whipped(0.28, 0.44), parts=_whipping(156, 431)),
+                "white": Setting(aim=0.2, dial=_whipped(0.16, 0.26), parts=_whipping(156, 431)),
+                "compound dark or milk": Setting(
+                    aim=0.152, dial=_whipped(0.12, 0.2), parts=_whipping(120, 395)
+                ),
+                "compound white": Setting(
+                    aim=0.107, dial=_whipped(0.085, 0.14), parts=_whipping(90, 365)
+                ),
+            },
         ),
         Job(
             key="bake",
-            tools=_TOOLS,
+            tools=(Tool.OTHER_CHOCOLATES,),
             name="a baked filling",
             dial=DIAL,
             # The egg sets it in the oven: it is not judged by its liquid.
@@ -243,19 +289,20 @@ GANACHE = Family(
             ),
             losses=losses(3, 2),
             windows=_WINDOWS,
+            by_kind=_COMPOUND,
             base="with",
         ),
         Job(
             key="sauce",
-            tools=_TOOLS,
+            tools=(Tool.OTHER_CHOCOLATES,),
             name="a hot sauce",
             dial=DIAL,
             band="pours",
             aim=0.8,
-            by_kind={"white": ("sauces", 0.45)},
+            by_kind={**_COMPOUND, "white": Setting("sauces", 0.45)},
             parts=(_CHOCOLATE, _cream(330), _GLUCOSE),
             steps=(_MELT, _POUR, step("serve", "Hold hot, serve above 60 °C.", 62)),
-            windows={"sweetness": SWEET},
+            windows={"sweetness": SWEET, "fat-water": _THIN},
             notes=("Thick when cold; rewarm over water.",),
             base="with",
         ),

@@ -6,20 +6,22 @@ from fernbell.core.families.family import (
     Failure,
     Family,
     Job,
+    Setting,
     StarterLine,
     bands,
     reading,
     window,
 )
-from fernbell.core.families.making import BLOOM, BURNS, by_brix, chill, losses, rest, step
-from fernbell.core.formulas import Until, ratio
+from fernbell.core.families.making import BLOOM, BURNS, EGG, by_brix, chill, losses, rest, step
+from fernbell.core.formulas import Step, Until, ratio
 from fernbell.core.pantry import LineRole
 
+_COVERS = Admits((LineRole.CREAM, LineRole.MILK), most={"milk_fat": 42})
 _WETS = Admits((LineRole.WATER, LineRole.FRUIT, LineRole.MILK), most_solids=30)
 MIRROR = Dial(
     reading("gelatin-water"),
     "gelatin of 200 bloom on the water",
-    bands(1, "slides off", 2.6, "coats", 5.2, "sets early", 8),
+    bands(1.5, "slides off", 4, "coats", 6.8, "sets early", 10),
     (LineRole.GELATIN,),
 )
 DARK = Dial(
@@ -40,20 +42,21 @@ SPRAY = Dial(
     bands(38, "clogs", 50, "sprays", 64, "runs", 80),
     (LineRole.COCOA_BUTTER,),
 )
+_STIRRED = (LineRole.WATER, LineRole.FRUIT, LineRole.WHITE, LineRole.EGG, LineRole.MILK)
 ICING = Dial(
     ratio(
         "liquid-sugar",
         "Liquid on the sugar",
-        (LineRole.WATER, LineRole.FRUIT, LineRole.WHITE, LineRole.MILK),
+        _STIRRED,
         (LineRole.SUGAR,),
     ),
     "grams of liquid on 100 g of icing sugar",
     bands(8, "pipes", 15, "flows", 22, "glazes", 32, "runs off", 45),
-    (LineRole.WATER, LineRole.FRUIT, LineRole.WHITE, LineRole.MILK),
+    _STIRRED,
 )
 SOLIDS = window(52, 78, "Below it runs off and freezes hard, above it drags and stays thick.")
 
-_SYRUP = step("syrup", "Water, sugar and glucose to the boil.", 103, caution=BURNS)
+_SYRUP = step("syrup", "Water, sugar and glucose to a full boil.", 103, caution=BURNS)
 _BLEND = step(
     "blend",
     "Over the chocolate, condensed milk and gelatin at 80 °C; blend without air; film.",
@@ -61,13 +64,26 @@ _BLEND = step(
     tool="hand blender",
     wait=chill(600, 4320),
 )
-_POUR = (
-    "Warm to 40 °C, pour at {} °C onto the cake straight from the freezer, on something narrower; "
-    "save what runs off."
-)
+
+
+def _mirror(celsius: float | tuple[float, float]) -> tuple[Step, ...]:
+    """The method of a mirror that is poured so warm."""
+    return (
+        BLOOM,
+        _SYRUP,
+        _BLEND,
+        step("warm", "Warm until it runs again; let it cool to the pour.", 40),
+        step(
+            "pour",
+            "Onto the cake straight from the freezer, on something narrower; save what runs off.",
+            celsius,
+        ),
+    )
+
+
 _GELATIN = (
     StarterLine("gelatin", 12, "bloom", "the dial sets it: it holds on the wall", slot="set"),
-    StarterLine("water", 66, "bloom", "blooms the gelatin"),
+    StarterLine("water", 66, "bloom", "blooms the gelatin; it follows it"),
 )
 
 GLAZES = Family(
@@ -80,19 +96,24 @@ GLAZES = Family(
             name="a mirror",
             dial=MIRROR,
             band="coats",
-            aim=3.6,
+            aim=5.4,
             parts=(
-                StarterLine("water", 75, "syrup", "dissolves the sugar"),
+                StarterLine("water", 110, "syrup", "dissolves the sugar"),
                 StarterLine("sugar", 150, "syrup", "gloss"),
                 StarterLine("glucose", 150, "syrup", "gloss and flow"),
                 StarterLine("condensed", 100, "blend", "covers"),
                 *_GELATIN,
                 StarterLine("milk-chocolate", 150, "blend", "color and covering", slot="with"),
             ),
-            steps=(BLOOM, _SYRUP, _BLEND, step("pour", _POUR.format("35"), 35)),
+            steps=_mirror(35),
             losses=losses(1, 4),
             windows={"solids": SOLIDS},
-            notes=("Milk about 35 °C, dark 32-38, white or colored 30-35.",),
+            boils=("syrup",),
+            by_kind={
+                "dark": Setting(steps=_mirror((32, 38))),
+                "white": Setting(steps=_mirror((30, 35))),
+                "compound white": Setting(steps=_mirror((30, 35))),
+            },
         ),
         Job(
             key="dark",
@@ -104,7 +125,7 @@ GLAZES = Family(
                 StarterLine("water", 110, "syrup", "dissolves the sugar"),
                 StarterLine("sugar", 180, "syrup", "gloss"),
                 StarterLine("glucose", 40, "syrup", "flow"),
-                StarterLine("cream", 130, "syrup", "covers", slot="on"),
+                StarterLine("cream", 130, "syrup", "covers", slot="on", admits=_COVERS),
                 StarterLine("cocoa", 60, "syrup", "color", slot="with"),
                 StarterLine("gelatin", 9, "bloom", "holds on the wall", slot="set"),
                 StarterLine("water", 50, "bloom", "blooms the gelatin"),
@@ -116,6 +137,7 @@ GLAZES = Family(
                 step("pour", "Used at 40 °C.", 40),
             ),
             losses=losses(6, 4),
+            boils=("syrup",),
             windows={
                 "gelatin-water": window(
                     1.8, 6.5, "Below it slides off the wall, above it sets before it ran."
@@ -136,11 +158,17 @@ GLAZES = Family(
                 StarterLine("lemon", 20, "acid", "pectin NH needs acid"),
             ),
             steps=(
-                step("boil", "Pectin mixed with the sugar, rained in; boil to the sign.", 103),
+                step(
+                    "boil",
+                    "Pectin mixed with the sugar, rained in; boil to the sign.",
+                    103,
+                    caution=BURNS,
+                ),
                 step("acid", "Lemon in; film.", 90, wait=chill(60, 10080)),
                 step("brush", "Melt to 60 °C and brush or spray.", 60),
             ),
             losses=by_brix(63, 3, 12),
+            boils=("boil",),
             windows={"solids": window(50, 74, "Below it weeps, above it is sticky.")},
         ),
         Job(
@@ -177,6 +205,56 @@ GLAZES = Family(
             windows={
                 "solids": window(70, 95, "Below it runs off and stays wet, above it crumbles.")
             },
+        ),
+        Job(
+            key="royal",
+            name="a royal icing",
+            dial=ICING,
+            band="flows",
+            aim=18,
+            parts=(
+                StarterLine("icing-sugar", 250, "beat", "body"),
+                StarterLine("white", 42, "beat", "the dial sets it: it dries hard"),
+                StarterLine("lemon", 2, "beat", "keeps it white", optional=True),
+            ),
+            steps=(
+                step(
+                    "beat",
+                    "Pasteurized white, sugar sifted in, beaten slowly to peaks; cover with a damp "
+                    "cloth.",
+                    20,
+                    5,
+                    caution=EGG,
+                ),
+                step("pipe", "Stiff for lines; let down with a few drops to flood.", 20),
+            ),
+            losses=losses(0, 5),
+            windows={"solids": window(70, 95, "Below it runs, above it crumbles.")},
+            notes=("It dries hard: overnight, uncovered, away from moisture.",),
+        ),
+        Job(
+            key="whole",
+            name="an icing of whole egg",
+            dial=ICING,
+            band="flows",
+            aim=21,
+            parts=(
+                StarterLine("icing-sugar", 250, "beat", "body"),
+                StarterLine("egg", 50, "beat", "the dial sets it: softer than white alone"),
+                StarterLine("lemon", 3, "beat", "freshness", optional=True),
+            ),
+            steps=(
+                step(
+                    "beat",
+                    "Pasteurized egg, sugar sifted in, beaten until it ribbons.",
+                    20,
+                    5,
+                    caution=EGG,
+                ),
+                step("dry", "Brushed on; dried in a cooling oven until it is matt.", (80, 100), 20),
+            ),
+            losses=losses(0, 5),
+            windows={"solids": window(70, 95, "Below it runs, above it crumbles.")},
         ),
     ),
     (

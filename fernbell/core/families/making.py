@@ -11,8 +11,8 @@ STEAM = "Steam burns: lift the bowl away from you; it must not touch the water."
 def step(
     stage: str,
     text: str,
-    temperature_c: float | None = None,
-    minutes: float | None = None,
+    temperature_c: float | tuple[float, float] | None = None,
+    minutes: float | tuple[float, float] | None = None,
     *,
     wait: Wait | None = None,
     tool: str = "",
@@ -24,8 +24,8 @@ def step(
     Args:
         stage: its short name [text].
         text: what to do [text].
-        temperature_c: to which temperature [°C].
-        minutes: how long [min].
+        temperature_c: to which temperature, or between which two [°C].
+        minutes: how long, or between which two [min].
         wait: what it ends with [Wait].
         tool: with what [text].
         sign: what to stop at [text].
@@ -35,7 +35,14 @@ def step(
     Source:
         definition.
     """
-    return Step(text, wait, stage, temperature_c, minutes, tool, sign, caution)
+    (least_c, most_c), (short, long) = _ends(temperature_c), _ends(minutes)
+    return Step(text, wait, stage, least_c, short, tool, sign, caution, most_c, long)
+
+
+def _ends(
+    figure: float | tuple[float, float] | None,
+) -> tuple[float | None, float | None]:
+    return figure if isinstance(figure, tuple) else (figure, None)
 
 
 def losses(cooking: float = 0, pan: float = 2, tasting: float = 0) -> Losses:

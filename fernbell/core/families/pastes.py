@@ -15,6 +15,7 @@ from fernbell.core.formulas import ratio
 from fernbell.core.pantry import LineRole
 
 FLOURS = (LineRole.FLOUR, LineRole.STARCH)
+CHOUX_DRY = (*FLOURS, LineRole.COCOA)
 FATS = (LineRole.BUTTER, LineRole.OIL)
 SHORT = Dial(
     ratio("butter-flour", "Butter on flour", FATS, FLOURS),
@@ -29,8 +30,8 @@ CRUMBLE = Dial(
     FATS,
 )
 CHOUX = Dial(
-    ratio("egg-flour", "Egg on flour", (LineRole.EGG, LineRole.WHITE), FLOURS),
-    "grams of egg on 100 g of flour",
+    ratio("egg-flour", "Egg on flour", (LineRole.EGG, LineRole.WHITE), CHOUX_DRY),
+    "grams of egg on 100 g of flour and cocoa",
     bands(110, "stiff, cracks", 150, "falls from the spoon", 195, "runs flat", 240),
     (LineRole.EGG,),
 )
@@ -40,8 +41,26 @@ CRUMB = Dial(
     bands(20, "crumbles when cut", 34, "cuts", 46, "too hard for a fork", 70),
     FATS,
 )
+NUT_CRUST = Dial(
+    ratio("butter-nut", "Butter on nuts and sugar", FATS, (LineRole.NUT, LineRole.SUGAR)),
+    "grams of butter on 100 g of nuts and sugar",
+    bands(8, "falls apart", 20, "cuts", 30, "greasy", 45),
+    FATS,
+)
+PUFF = Dial(
+    ratio("butter-flour", "Butter on flour", FATS, FLOURS),
+    "grams of butter on 100 g of flour",
+    bands(40, "bready", 70, "leafs", 105, "runs out", 130),
+    FATS,
+)
 _FAT = {"fat": window(14, 40, "Below it is tough, above it cannot be rolled.")}
-_SUGARS = {**_FAT, "sugars": window(8, 30, "Below it is bread, above it burns and sticks.")}
+_CRISP = {
+    **_FAT,
+    "sugars": window(8, 30, "Below it is bread, above it burns and sticks."),
+    "water-activity": window(0.1, 0.45, "Above it is not crisp: it is not baked through."),
+}
+# Raw paste weighs about 1.2 g/ml and keeps its thickness: baked, what is baked off is missing.
+_ROLLED = 1.03
 
 _SAND = step("sand", "Cold butter worked into the dry.", 14, tool="paddle", sign="fine sand")
 _BIND = step("bind", "Egg in; stop as soon as it holds; wrap.", 4, wait=chill(60, 2880))
@@ -92,9 +111,9 @@ PASTES = Family(
                 _SALT,
             ),
             steps=_PASTE_STEPS,
-            losses=losses(9, 3),
-            windows=_SUGARS,
-            measured_density_g_ml=0.62,
+            losses=losses(14, 3),
+            windows=_CRISP,
+            measured_density_g_ml=_ROLLED,
             base="flour",
             ways=_WAYS,
         ),
@@ -113,9 +132,9 @@ PASTES = Family(
                 _SALT,
             ),
             steps=_PASTE_STEPS,
-            losses=losses(9, 3),
-            windows=_SUGARS,
-            measured_density_g_ml=0.62,
+            losses=losses(14, 3),
+            windows=_CRISP,
+            measured_density_g_ml=_ROLLED,
             base="flour",
             ways=_WAYS,
         ),
@@ -134,9 +153,9 @@ PASTES = Family(
                 _SALT,
             ),
             steps=_PASTE_STEPS,
-            losses=losses(9, 3),
-            windows=_SUGARS,
-            measured_density_g_ml=0.62,
+            losses=losses(14, 3),
+            windows=_CRISP,
+            measured_density_g_ml=_ROLLED,
             base="flour",
             ways=_WAYS,
         ),
@@ -158,7 +177,14 @@ PASTES = Family(
                 step("boil", "Water, milk, butter, salt to a full boil.", 100),
                 step("panade", "Flour in at once; dry it.", 80, 2, sign="a film in the pan"),
                 step("egg", "Egg until it falls from the spoon.", 40, tool="paddle"),
-                step("bake", "200 °C, then 180 °C; no opening.", 200, 28, tool="oven", sign="dry"),
+                step(
+                    "bake",
+                    "200 °C until it has risen, then 180 °C; no opening.",
+                    (180, 200),
+                    (25, 30),
+                    tool="oven",
+                    sign="dry",
+                ),
             ),
             losses=losses(34, 4),
             windows={"water": window(8, 55, "Below it is a rusk, above it collapses.")},
@@ -199,7 +225,7 @@ PASTES = Family(
                 "fat": window(24, 46, "Below it crumbles when cut, above it is hard and greasy.")
             },
             kind="crumble",
-            measured_density_g_ml=0.85,
+            measured_density_g_ml=0.95,
         ),
         Job(
             key="crumble",
@@ -216,12 +242,78 @@ PASTES = Family(
             ),
             steps=(
                 step("mix", "Rub to crumbs; chill.", 14, wait=chill(30, 2880)),
-                step("bake", "10-15 min; bound later with melted chocolate or nut paste.", 180, 13),
+                step(
+                    "bake",
+                    "Turned once; bound later with melted chocolate or nut paste.",
+                    180,
+                    (10, 15),
+                    tool="oven",
+                    sign="gold",
+                ),
             ),
-            losses=losses(8, 3),
-            windows={"fat": window(15, 42, "Below it is sandy, above it melts flat.")},
+            losses=losses(6, 3),
+            windows={
+                "fat": window(15, 42, "Below it is sandy, above it melts flat."),
+                "water-activity": window(None, 0.45, "Above it is not crisp."),
+            },
             kind="crumble",
             measured_density_g_ml=0.6,
+            base="flour",
+        ),
+        Job(
+            key="pressed-nut",
+            name="a pressed nut crust",
+            dial=NUT_CRUST,
+            band="cuts",
+            aim=25,
+            parts=(
+                StarterLine("almond-flour", 200, "mix", "structure", slot="with"),
+                StarterLine("brown-sugar", 40, "mix", "crisp; it binds"),
+                _butter(60, "mix"),
+                StarterLine("salt", 1, "mix", "balance", optional=True),
+            ),
+            steps=(
+                step("mix", "Melted butter in; press 4-5 mm, cold.", 30, wait=chill(20)),
+                step("bake", "Until gold; it firms as it cools.", 170, (10, 14), tool="oven"),
+            ),
+            losses=losses(4, 3),
+            windows={"fat": window(30, 70, "Below it crumbles, above it is greasy.")},
+            kind="crumble",
+            measured_density_g_ml=0.95,
+        ),
+        Job(
+            key="puff",
+            name="puff paste",
+            dial=PUFF,
+            band="leafs",
+            aim=88,
+            parts=(
+                StarterLine("flour", 250, "dough", "structure"),
+                StarterLine("water", 118, "dough", "steam lifts the leaves"),
+                StarterLine("butter", 30, "dough", "keeps the dough short"),
+                StarterLine("salt", 5, "dough", "balance"),
+                StarterLine("butter", 190, "fold", "the dial sets it: between the leaves"),
+            ),
+            steps=(
+                step("dough", "Cold, worked little; a square.", 12, wait=chill(60, 1440)),
+                step("fold", "Butter as firm as the dough, shut in; two turns.", 14),
+                step("rest", "Cold; then two turns more, twice.", 4, wait=chill(60, 240)),
+                step("roll", "Roll 2-3 mm, dock; cold again.", 4, wait=chill(60, 1440)),
+                step(
+                    "bake",
+                    "200 °C until it has risen, then 180 °C; weighted where it should stay flat.",
+                    (180, 200),
+                    (25, 35),
+                    tool="oven",
+                    sign="gold to the middle",
+                ),
+            ),
+            losses=losses(29, 4),
+            windows={
+                "fat": window(30, 50, "Below it is bread, above it runs out."),
+                "water-activity": window(0.1, 0.45, "Above it is not crisp."),
+            },
+            measured_density_g_ml=0.9,
             base="flour",
         ),
     ),

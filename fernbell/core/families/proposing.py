@@ -3,15 +3,16 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
-from fernbell.core.errors import UnknownKey
+from fernbell.core.errors import OutOfRange, UnknownKey
+from fernbell.core.families.agreeing import agreeing
+from fernbell.core.families.altitude import at_altitude
 from fernbell.core.families.dialing import turn, weighable
 from fernbell.core.families.family import Family, Job, StarterLine, Tool
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
 from fernbell.core.families.warmth import COLDEST_C, SET_AT_C, WARMEST_C, firm_share, solid_share
-from fernbell.core.families.windows import job_for
 from fernbell.core.field import Field
 from fernbell.core.formulas import Book, Formula, Line, Lines, Step, lines_of
-from fernbell.core.pantry import Ingredient
+from fernbell.core.pantry import Ingredient, chocolate_kind
 from fernbell.starter.practice import practice
 
 USUAL_FINISHED_G = practice("finished, first")
@@ -80,25 +81,50 @@ def propose(
     Source:
         starters are this project's own; the dial's source is its own.
     """
-    every, steps = job.made(wish.way)
-    parts = [one for one in every if not (one.optional and one.stuff in wish.without)]
+    job = at_altitude(job.of_kind(_kind(job, wish, pantry)).made(wish.way), altitude_m)
+    parts = [one for one in job.parts if not (one.optional and one.stuff in wish.without)]
     taken = [_picked(part, wish, pantry) for part in parts]
     pairs = tuple(zip(parts, taken, strict=True))
-    formula = _starter(f"{family.name}, {job.name}", job, pairs, steps)
+    kind = job.kind or family.kind
+    formula = _starter(f"{family.name}, {job.name}", kind, job, pairs)
     book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
     ready = lines_of(book, formula.key, altitude_m=altitude_m)
-    job = job_for(job, ready)
-    set_ = turn(job.dial, ready, _place(job, wish, ready))
-    there = replace(ready, formula=set_)
+    there = replace(ready, formula=_set(job, wish, ready))
     factor = wish.finished_g / there.mix().finished_g
-    sized = weighable(ready, there.weighed(line.mass_g * factor for line in set_.lines))
+    sized = weighable(ready, there.weighed(line.mass_g * factor for line in there.formula.lines))
     why = {line.key: part.why for line, part in zip(sized.lines, parts, strict=True)}
     picked = {part.slot: of.key for part, of in pairs if part.slot}
-    return Proposal(sized, why, picked, tempered(steps, taken), job.kind or family.kind)
+    # What the dial takes out altogether is left out.
+    made = replace(sized, lines=tuple(line for line in sized.lines if line.mass_g))
+    steps = agreeing(job, replace(ready, formula=made))
+    return Proposal(made, why, picked, steps, kind)
+
+
+def _kind(job: Job, wish: Wish, pantry: tuple[Ingredient, ...]) -> str:
+    """Which kind of chocolate is chosen for it; '' where none goes in."""
+    for part in job.parts:
+        if STUFFS[part.stuff].chocolate is not None:
+            return chocolate_kind(_picked(part, wish, pantry))
+    return ""
+
+
+def _set(job: Job, wish: Wish, ready: Lines) -> Formula:
+    """The dial where it is wished; the job's own place, or the nearest its band allows."""
+    place = _place(job, wish, ready)
+    try:
+        return turn(job.dial, ready, place)
+    except OutOfRange as refused:
+        band = job.dial.band(job.band)
+        if wish.dial is not None or refused.limits is None:
+            raise
+        nearest_ = min(max(place, refused.limits.least), refused.limits.most)
+        if not band.least <= nearest_ <= band.most:
+            raise
+        return turn(job.dial, ready, nearest_)
 
 
 def _starter(
-    name: str, job: Job, pairs: tuple[tuple[StarterLine, Ingredient], ...], steps: tuple[Step, ...]
+    name: str, kind: str, job: Job, pairs: tuple[tuple[StarterLine, Ingredient], ...]
 ) -> Formula:
     """The starter as it stands, with what the kitchen has."""
     lines = tuple(
@@ -119,8 +145,10 @@ def _starter(
         lines=lines,
         base_lines=tuple(line.key for line, own in zip(lines, based, strict=True) if own),
         losses=job.losses,
+        gas_kept=job.gas_kept,
         measured_density_g_ml=job.measured_density_g_ml,
-        waits=tuple(step.wait for step in steps if step.wait),
+        kind=kind,
+        waits=tuple(step.wait for step in job.steps if step.wait),
     )
 
 
@@ -130,27 +158,6 @@ def _place(job: Job, wish: Wish, ready: Lines) -> float:
     if wish.holds_at_c is not None and Tool.HOLDS_AT in job.tools:
         value /= firm_share(ready.mix(), wish.holds_at_c)
     return value
-
-
-def tempered(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ...]:
-    """Steps of a method with the figures of the chocolate that is used.
-
-    Args:
-        steps: the method, shape (n,) [Step].
-        taken: what goes in, shape (m,) [Ingredient].
-    Returns:
-        steps; melted and worked at what the couverture asks [Step].
-    Source:
-        the figures are the pantry's.
-    """
-    figures = next((one.chocolate.temper for one in taken if one.chocolate), None)
-    if figures is None:
-        return steps
-    own = {"temper": figures.work_c, "melt": figures.melt_c}
-    return tuple(
-        replace(step, temperature_c=own[step.stage]) if step.stage in own else step
-        for step in steps
-    )
 
 
 def _picked(part: StarterLine, wish: Wish, pantry: tuple[Ingredient, ...]) -> Ingredient:

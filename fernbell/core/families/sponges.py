@@ -5,6 +5,7 @@ from fernbell.core.families.family import (
     Failure,
     Family,
     Job,
+    Setting,
     StarterLine,
     bands,
     reading,
@@ -36,7 +37,27 @@ _SUGAR = StarterLine("sugar", 125, "foam", "moist; steadies the foam")
 _BAKE = step(
     "bake", "Spread, bake at once; wrap when cool.", 180, 18, tool="oven", sign="springs back"
 )
-_SHEET = step("bake", "Thin sheet, hot and short.", 225, 6.5, tool="oven", sign="pale gold")
+_SHEET = step(
+    "bake", "Thin sheet, hot and short.", (220, 230), (6, 7), tool="oven", sign="pale gold"
+)
+
+_BROWNIE_STEPS = (
+    step("melt", "Melt chocolate and butter.", 45),
+    step("mix", "Egg and sugar whisked, not foamed; in.", 30),
+    step("fold", "Flour, briefly.", 28),
+    step("bake", "Until a crumb clings to the needle.", 165, (20, 25), tool="oven"),
+)
+
+
+def _brownie(sugar_g: float) -> tuple[StarterLine, ...]:
+    return (
+        StarterLine("dark", 150, "melt", "flavor", slot="with"),
+        StarterLine("butter", 140, "melt", "the dial sets it"),
+        StarterLine("egg", 130, "mix", "binds"),
+        StarterLine("sugar", sugar_g, "mix", "moist; the crust"),
+        StarterLine("flour", 80, "fold", "structure"),
+    )
+
 
 SPONGES = Family(
     "sponge",
@@ -96,21 +117,33 @@ SPONGES = Family(
             dial=BROWNIE,
             band="moist",
             aim=27,
-            parts=(
-                StarterLine("dark", 150, "melt", "flavor", slot="with"),
-                StarterLine("butter", 140, "melt", "the dial sets it"),
-                StarterLine("egg", 130, "mix", "binds"),
-                StarterLine("sugar", 170, "mix", "moist; the crust"),
-                StarterLine("flour", 80, "fold", "structure"),
-            ),
-            steps=(
-                step("melt", "Melt chocolate and butter.", 45),
-                step("mix", "Egg and sugar whisked, not foamed; in.", 30),
-                step("fold", "Flour, briefly.", 28),
-                step("bake", "Until a crumb clings to the needle.", 165, 22, tool="oven"),
-            ),
+            parts=_brownie(170),
+            steps=_BROWNIE_STEPS,
             losses=losses(7, 3),
             windows={"sugars": window(18, 42, "Below it is bread, above it sinks.")},
+            measured_density_g_ml=0.8,
+            by_kind=dict.fromkeys(
+                ("milk", "white", "compound dark or milk", "compound white"),
+                # What sugar their chocolate brings is not put in again.
+                Setting(parts=_brownie(120)),
+            ),
+        ),
+        Job(
+            key="brownie-mass",
+            name="brownie, unsweetened chocolate",
+            dial=BROWNIE,
+            band="moist",
+            aim=26,
+            parts=(
+                StarterLine("cocoa-mass", 90, "melt", "flavor; it brings no sugar", slot="with"),
+                StarterLine("butter", 150, "melt", "the dial sets it"),
+                StarterLine("egg", 150, "mix", "binds"),
+                StarterLine("sugar", 250, "mix", "all of its sweetness; the crust"),
+                StarterLine("flour", 80, "fold", "structure"),
+            ),
+            steps=_BROWNIE_STEPS,
+            losses=losses(7, 3),
+            windows={"sugars": window(18, 44, "Below it is bread, above it sinks.")},
             measured_density_g_ml=0.8,
         ),
         Job(

@@ -6,9 +6,19 @@ from dataclasses import dataclass, field, replace
 from fernbell.core.errors import Lacking
 from fernbell.core.families.family import Admits, StarterLine
 from fernbell.core.pantry import COMPONENTS, LIQUIDS, ChocolateKind, Ingredient, LineRole, role_of
+from fernbell.starter.practice import practice
 
+_WHIPS_FROM = practice("cream whips from")
+_EATEN = Admits((LineRole.CHOCOLATE,), most={"cocoa_solids": 42})
+"""Chocolate that is eaten: cocoa mass and nibs bring no sugar and stand for none."""
 _SOUR = 0.4
 """Acids from which milk curdles with egg or starch at the boil [g in 100 g]; common practice."""
+
+
+NUTS = Admits((LineRole.NUT,), most={"sucrose": 15})
+"""Nuts that bring no sugar of their own, as marzipan does."""
+WHIPS = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": _WHIPS_FROM})
+"""Cream that can be beaten up."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +58,23 @@ STUFFS: Mapping[str, Stuff] = {
         {"cocoa_butter": 32, "sucrose": 45, "lactose": 10, "milk_fat": 5},
         chocolate=_K.WHITE,
     ),
+    "cocoa-mass": Stuff(
+        "unsweetened chocolate",
+        (_R.CHOCOLATE,),
+        {"cocoa_butter": 54, "cocoa_solids": 45},
+        admits=Admits((_R.CHOCOLATE,), least={"cocoa_solids": 43}, most={"sucrose": 5}),
+    ),
+    "nut-paste": Stuff(
+        "nut paste",
+        (_R.NUT,),
+        {"other_fat": 32, "sucrose": 48, "protein": 9},
+        ("praline paste", "hazelnut paste", "pistachio paste"),
+        named=True,
+    ),
+    "nuts": Stuff(
+        "nuts", (_R.NUT,), {"other_fat": 50, "protein": 21}, ("almonds, ", "hazelnuts, ")
+    ),
+    "honey": Stuff("honey", (_R.SYRUP,), {"fructose": 38, "glucose": 31}, ("honey",), named=True),
     "cocoa": Stuff("cocoa powder", (_R.COCOA,), {"cocoa_solids": 74, "cocoa_butter": 21}),
     "cocoa-butter": Stuff("cocoa butter", (_R.COCOA_BUTTER,), {"cocoa_butter": 100}),
     "cream": Stuff("cream", (_R.CREAM,), {"water": 59, "milk_fat": 35, "lactose": 3}, ("cream,",)),
@@ -77,6 +104,9 @@ STUFFS: Mapping[str, Stuff] = {
     "salt": Stuff("salt", (_R.SALT,), {"salt": 100}, ("flakes",)),
     "gelatin": Stuff("gelatin", (_R.GELATIN,), {"gelatin": 87}, ("powder",)),
     "pectin-nh": Stuff("pectin NH", (_R.GUM,), {"pectin": 60}, ("pectin nh",), named=True),
+    "pectin-yellow": Stuff(
+        "yellow pectin", (_R.GUM,), {"pectin": 60}, ("yellow pectin",), named=True
+    ),
     "flour": Stuff("wheat flour", (_R.FLOUR,), {"starch": 71, "protein": 10}, ("wheat fl",)),
     "starch": Stuff("cornstarch", (_R.STARCH,), {"starch": 87, "water": 12}, ("cornstarch",)),
     "almond-flour": Stuff(
@@ -84,6 +114,7 @@ STUFFS: Mapping[str, Stuff] = {
         (_R.NUT,),
         {"other_fat": 50, "protein": 21},
         ("ground almond",),
+        admits=NUTS,
     ),
     "crumbs": Stuff("biscuit crumbs", (_R.CRUMB,), {"starch": 45, "other_fat": 15}),
     "puree": Stuff("fruit purée", (_R.FRUIT,), {"water": 85, "fructose": 4}, ("raspberry pur",)),
@@ -120,9 +151,17 @@ def _admitted(admits: Admits, ingredient: Ingredient) -> bool:
     made = ingredient.make_up
     if made is None:
         return False
-    solids = 100 - (made.water or 0) - (made.alcohol or 0)
-    enough = all((getattr(made, part) or 0) >= grams for part, grams in admits.least.items())
-    return enough and solids <= admits.most_solids and (admits.sour or (made.acids or 0) < _SOUR)
+    known = made.known
+    solids = 100 - known.get("water", 0.0) - known.get("alcohol", 0.0)
+    within = all(known.get(part, 0.0) >= least for part, least in admits.least.items()) and all(
+        known.get(part, 0.0) <= most for part, most in admits.most.items()
+    )
+    if admits.chocolates and (
+        ingredient.chocolate is None or ingredient.chocolate.kind not in admits.chocolates
+    ):
+        return False
+    sweet = admits.sour or known.get("acids", 0.0) < _SOUR
+    return within and solids <= admits.most_solids and sweet
 
 
 def widened(part: StarterLine) -> Stuff:
@@ -137,9 +176,15 @@ def widened(part: StarterLine) -> Stuff:
     """
     stuff, slot = STUFFS[part.stuff], part.slot
     if part.admits:
-        return replace(stuff, roles=part.admits.roles, admits=part.admits)
+        return replace(
+            stuff, roles=part.admits.roles, admits=part.admits, chocolate=None, named=False
+        )
+    if stuff.chocolate is not None:
+        return replace(stuff, chocolate=None, admits=_EATEN)
     if slot == "with":
-        return replace(stuff, chocolate=None, named=False)
+        return replace(stuff, named=False)
+    if slot == "cream" and part.overrun_percent:
+        return replace(stuff, admits=WHIPS)
     if slot == "on" and any(role in LIQUIDS for role in stuff.roles):
         return replace(stuff, roles=LIQUIDS)
     return stuff

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from fernbell.core.families.folding import FOLDS_AT
-from fernbell.core.pantry import FATS, PALE, ChocolateKind, Ingredient, LineRole, role_of
+from fernbell.core.pantry import FATS, PALE, ChocolateKind, Ingredient, LineRole, is_leaf, role_of
 from fernbell.starter.practice import practice
 
 WHIPS_FROM = practice("cream whips from")
@@ -113,7 +113,7 @@ def _chocolates(was: Ingredient, new: Ingredient, kind: str) -> Iterator[Note]:
 
 
 def _gelatins(was: Ingredient, new: Ingredient) -> Iterator[Note]:
-    leaf, powder = _is_leaf(new), _is_leaf(was)
+    leaf, powder = is_leaf(new), is_leaf(was)
     if leaf and not powder:
         yield Note(
             "order",
@@ -127,10 +127,6 @@ def _gelatins(was: Ingredient, new: Ingredient) -> Iterator[Note]:
             "order",
             "Bloom counts by its root for powder on a scale; leaf for leaf, it counts in full.",
         )
-
-
-def _is_leaf(ingredient: Ingredient) -> bool:
-    return any("leaf" in piece.name.lower() for piece in ingredient.pieces)
 
 
 def _whipping(new: Ingredient) -> Iterator[Note]:

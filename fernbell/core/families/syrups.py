@@ -17,10 +17,12 @@ from fernbell.core.pantry import SWEETS, LineRole
 DIAL = Dial(
     reading("brix"),
     "what is dissolved, as a refractometer sees it",
-    bands(10, "poaches", 32, "soaks", 48, "glazes fruit", 60, "keeps", 67, "crystallizes", 78),
+    bands(10, "poaches", 32, "soaks", 46, "glazes fruit", 52, "keeps", 67, "crystallizes", 78),
     SWEETS,
 )
-_THIN = Admits((LineRole.WATER, LineRole.FRUIT, LineRole.ALCOHOL), most_solids=18)
+_THIN = Admits(
+    (LineRole.WATER, LineRole.FRUIT, LineRole.ALCOHOL), most={"alcohol": 22}, most_solids=18
+)
 _WATER = StarterLine("water", 250, "boil", "the liquid", slot="on", admits=_THIN)
 _SUGAR = StarterLine("sugar", 250, "boil", "the dial sets it")
 _BOIL = step("boil", "To the boil, clear; cool covered.", 100, caution=BURNS)
@@ -45,13 +47,14 @@ SYRUPS = Family(
             steps=(_BOIL, step("flavor", "Spirit in below 40 °C, away from flame.", 38)),
             losses=losses(1, 2),
             windows=_SWEET,
+            boils=("boil",),
         ),
         Job(
             key="thirty",
             name="keeping, 30 °Bé",
             dial=DIAL,
             band="keeps",
-            aim=61,
+            aim=55,
             parts=(
                 _WATER,
                 _SUGAR,
@@ -60,6 +63,7 @@ SYRUPS = Family(
             steps=(_BOIL,),
             losses=losses(1, 2),
             windows=_SWEET,
+            boils=("boil",),
         ),
         Job(
             key="poach",
@@ -71,6 +75,7 @@ SYRUPS = Family(
             steps=(_BOIL,),
             losses=losses(2, 2),
             windows=_SWEET,
+            boils=("boil",),
         ),
     ),
     (

@@ -2,23 +2,25 @@
 
 from collections.abc import Mapping
 
+from fernbell.core.families.altitude import at_altitude
 from fernbell.core.families.family import Job
 from fernbell.core.formulas import Lines, Window, windows_of
 
 
 def job_for(job: Job, lines: Lines) -> Job:
-    """A job as the chocolate in a formula asks for it.
+    """A job as the chocolate in a formula asks for it, where the kitchen stands.
 
     Args:
         job: what it is for [Job].
         lines: the formula; of several kinds of chocolate the heaviest decides [Lines].
     Returns:
-        the job, with band and aim of that kind where it has any [Job].
+        the job, made as that kind asks; its boiling temperatures are those of the kitchen [Job].
     Source:
-        common practice.
+        common practice; the boiling curve of syrups.
     """
     grams = lines.mix().chocolate_g
-    return job.of_kind(max(grams, key=lambda kind: grams[kind])) if grams else job
+    own = job.of_kind(max(grams, key=lambda kind: grams[kind])) if grams else job
+    return at_altitude(own, lines.altitude_m)
 
 
 def windows_for(kind: str, job: Job | None) -> Mapping[str, Window]:

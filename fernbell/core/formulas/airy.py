@@ -11,6 +11,12 @@ USUAL_DENSITY: Mapping[str, float] = {
 """By kind, what a level cup of it weighs [g/ml]; a weighed cup replaces it."""
 
 
+USUAL_BAKED_OFF: Mapping[str, float] = {
+    kind: practice(f"baked off, {kind}") for kind in ("sponge", "paste")
+}
+"""By kind, what the oven takes [%]; a tray weighed before and after replaces it."""
+
+
 Nested = Callable[[str], Formula]
 """The formula of a key."""
 

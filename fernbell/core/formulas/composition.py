@@ -7,10 +7,13 @@ from functools import lru_cache
 from fernbell.core.formulas.book import Book, Formula, Line
 from fernbell.core.formulas.cooking import Cooking, cook
 from fernbell.core.formulas.readings import building_order
-from fernbell.core.pantry import COMPONENTS, TOLD_BY, MakeUp
+from fernbell.core.pantry import COMPONENTS, TOLD_BY, MakeUp, is_leaf
 
 Kind = tuple[str, str | float]
 """A component and of which kind it is: ('gelatin', 200.0), ('polyols', 'sorbitol')."""
+
+GELATIN_LEAF = "gelatin leaf"
+"""Gelatin in leaves, told apart from powder: leaves of every grade set alike, leaf for leaf."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -217,7 +220,7 @@ def shares_of(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares
     """
     if line.formula is None:
         ingredient = book.ingredient(line.ingredient or "")
-        return _pure(ingredient.name, ingredient.make_up)
+        return _pure(ingredient.name, ingredient.make_up, is_leaf(ingredient))
     nested = made[line.formula]
     if nested.mass_g <= 0:
         return Shares((), (), dict.fromkeys(COMPONENTS, (nested.name,)))
@@ -230,13 +233,18 @@ def shares_of(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares
 
 
 @lru_cache(maxsize=4096)
-def _pure(name: str, make_up: MakeUp | None) -> Shares:
+def _pure(name: str, make_up: MakeUp | None, leaf: bool) -> Shares:
     own = make_up.known if make_up else {}
     lacking = dict.fromkeys((one for one in COMPONENTS if one not in own), (name,))
     kinds = tuple(_kinds(make_up)) if make_up else ()
     for component, told in TOLD_BY.items():
         if own.get(component) and not any(kind[0] == component for kind, _ in kinds):
             lacking[told] = (name,)
+    if leaf:
+        kinds = tuple(
+            ((GELATIN_LEAF, kind), share) if part == "gelatin" else ((part, kind), share)
+            for (part, kind), share in kinds
+        )
     return Shares(tuple((one, g / 100) for one, g in own.items() if g), kinds, lacking)
 
 

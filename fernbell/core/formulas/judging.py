@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
+from fernbell.core.formulas.airy import USUAL_BAKED_OFF, USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import Book, Formula
 from fernbell.core.formulas.composition import Composition
 from fernbell.core.formulas.gauge import Gauge, Verdict
@@ -55,8 +55,9 @@ def judge_formula(
     return (
         *_windows(lines, gauges),
         *_air(book, formula),
+        *_baking(formula),
         *_cooking(formula, lines.as_is.own),
-        *_chocolates(book, formula, kind),
+        *_chocolates(book, formula, kind, tuple(steps)),
         *_raw_egg(book, formula, kind, tuple(steps)),
     )
 
@@ -150,6 +151,26 @@ def _air(book: Book, formula: Formula) -> Iterator[Judged]:
     )
 
 
+def _baking(formula: Formula) -> Iterator[Judged]:
+    losses = formula.losses
+    usual = USUAL_BAKED_OFF.get(formula.kind)
+    if usual is None or not formula.lines or losses.cooking_percent or losses.cooked_to:
+        return
+    yield Judged(
+        Finding(
+            code="baking-unknown",
+            severity=Severity.CAUTION,
+            message=f"How much bakes off this {formula.kind}?",
+            why="Its water is counted as if it were raw: it weighs less, and is drier, baked.",
+            remedy="Weigh it before and after the oven and enter what cooks off under ‘Losses and "
+            "air’.",
+            source=f"a tray weighed; {usual:g} % is {COMMON_PRACTICE}",
+            formula=formula.key,
+        ),
+        Mend(f"Take {usual:g} %", cooking_percent=usual),
+    )
+
+
 def _cooking(formula: Formula, own: Composition) -> Iterator[Judged]:
     if own.cooking.refusal:
         yield Judged(
@@ -178,7 +199,9 @@ def _cooking(formula: Formula, own: Composition) -> Iterator[Judged]:
         )
 
 
-def _chocolates(book: Book, formula: Formula, kind: str) -> Iterator[Judged]:
+def _chocolates(
+    book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]
+) -> Iterator[Judged]:
     own = [book.ingredient(line.ingredient) for line in formula.lines if line.ingredient]
     kinds = {one.chocolate.kind for one in own if one.chocolate}
     if ChocolateKind.COMPOUND not in kinds:
@@ -189,14 +212,12 @@ def _chocolates(book: Book, formula: Formula, kind: str) -> Iterator[Judged]:
             "Compound holds another fat than cocoa butter: together they stay soft and bloom.",
         )
         remedy = "Use one or the other."
-    elif kind == "chocolate":
+    elif kind == "chocolate" and any("temper" in step.stage.lower() for step in steps):
         message = "Compound is not tempered."
         why = "Only cocoa butter has to crystallize in one form; compound sets by itself."
         remedy = "Melt to 40-45 °C and work at 35-40 °C."
     else:
-        message = "Compound takes less cream than couverture."
-        why = "Its fat stays firmer; of its ratios only that of a drip is told by practice."
-        remedy = "Begin with 3.3 parts to 1 of cream (white 4.5 to 6.5) and make a small batch."
+        return
     yield Judged(
         Finding(
             code="compound",
@@ -217,6 +238,9 @@ def _is_heated(stage: str, steps: tuple[Step, ...]) -> bool:
 
 
 def _makes_safe(step: Step) -> bool:
+    """Whether a step heats egg enough, or says that it goes in pasteurized."""
+    if "pasteurized" in step.text.lower():
+        return True
     hot, minutes = step.temperature_c, step.minutes or 0.0
     if hot is None:
         return False

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from enum import StrEnum
 
-from fernbell.core.errors import check_range
+from fernbell.core.errors import CoreError, check_range
 from fernbell.starter.practice import practice
 
 LONGEST_WAIT_MIN = 14 * 24 * 60.0
@@ -48,6 +48,7 @@ class Step:
     """One step of a method: what to do, to which temperature, how long, with what, until when.
 
     `stage` is its short name ('boil', 'fold'), `sign` what to stop at, `wait` what it ends with.
+    A temperature or time with a second figure is a range: 28 to 30 °C, 25 to 30 min.
     """
 
     text: str
@@ -58,12 +59,32 @@ class Step:
     tool: str = ""
     sign: str = ""
     caution: str = ""
+    temperature_to_c: float | None = None
+    minutes_to: float | None = None
 
     def __post_init__(self) -> None:
-        if self.temperature_c is not None:
-            check_range("temperature_c", self.temperature_c, least=-60, most=300)
-        if self.minutes is not None:
-            check_range("minutes", self.minutes, most=48 * 60, open_least=True)
+        _check_range("temperature", "_c", self.temperature_c, self.temperature_to_c, -60, 300)
+        _check_range("minutes", "", self.minutes, self.minutes_to, 0, 48 * 60)
+        if self.minutes == 0:
+            check_range("minutes", self.minutes, open_least=True)
+
+    @property
+    def warmest_c(self) -> float | None:
+        """The upper end of its temperature [°C]; None where none is told."""
+        return self.temperature_c if self.temperature_to_c is None else self.temperature_to_c
+
+
+def _check_range(
+    name: str, unit: str, least: float | None, most: float | None, lowest: float, highest: float
+) -> None:
+    """A figure or a range of it, in bounds and the right way round."""
+    if least is not None:
+        check_range(f"{name}{unit}", least, least=lowest, most=highest)
+    if most is None:
+        return
+    if least is None:
+        raise CoreError(f"{name}_to{unit}", f"{most:g}", "left out where there is no lower end")
+    check_range(f"{name}_to{unit}", most, least=least, most=highest)
 
 
 THICKNESS, ACROSS = "{thickness}", "{across}"

@@ -22,6 +22,7 @@ from fernbell.core.pantry import (
     COATINGS_FIRM,
     ChocolateKind,
     LineRole,
+    chocolate_kind,
     coating_of,
     role_by,
     role_of,
@@ -244,21 +245,11 @@ def _ganached(book: Book, line: Line, made: Mapping[str, Composition]) -> Mappin
     contents = ingredient.make_up
     if contents is None:
         return {}
-    kind = _chocolate_kind(book, line)
+    kind = chocolate_kind(ingredient)
     if kind:
         cocoa = ((contents.cocoa_butter or 0) + (contents.cocoa_solids or 0)) / 100
         return {kind: 1.0, FIRMING: cocoa + _coating_share(book, line)}
     return {BOUND: (contents.water or 0) / 100} if role_of(ingredient) in BINDING else {}
-
-
-def _chocolate_kind(book: Book, line: Line) -> str:
-    if line.ingredient is None or line.strained:
-        return ""
-    ingredient = book.ingredient(line.ingredient)
-    if ingredient.chocolate is None:
-        return ""
-    coating = coating_of(ingredient)
-    return f"compound {coating}" if coating else ingredient.chocolate.kind.value
 
 
 def _coating_share(book: Book, line: Line) -> float:

@@ -36,6 +36,7 @@ from fernbell.core.heat.solutions import (
     water_activity,
     water_at,
 )
+from fernbell.core.heat.sorption import SORPTION_SOURCE, WETTEST, baked_activity, held
 from fernbell.core.heat.steam import (
     MOST_ALTITUDE_M,
     air_pressure,
@@ -54,13 +55,16 @@ __all__ = [
     "POLYOLS",
     "SATURATION_G",
     "SOLUTES",
+    "SORPTION_SOURCE",
     "SYRUP_SOURCE",
     "WATER_20_KG_M3",
     "WATER_G_MOL",
+    "WETTEST",
     "Portion",
     "Solute",
     "Solution",
     "air_pressure",
+    "baked_activity",
     "baume_of",
     "boiling_point",
     "boils_at",
@@ -69,6 +73,7 @@ __all__ = [
     "freezing_point",
     "gravity_of",
     "heat_between",
+    "held",
     "ice_activity",
     "ice_share",
     "ideal_activity",

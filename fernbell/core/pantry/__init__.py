@@ -47,7 +47,16 @@ from fernbell.core.pantry.measuring import (
     said_in_kitchen,
 )
 from fernbell.core.pantry.packs import Pack, Price, price_on, price_per_kg
-from fernbell.core.pantry.roles import LIQUIDS, SWEETS, LineRole, coating_of, role_by, role_of
+from fernbell.core.pantry.roles import (
+    LIQUIDS,
+    SWEETS,
+    LineRole,
+    chocolate_kind,
+    coating_of,
+    is_leaf,
+    role_by,
+    role_of,
+)
 from fernbell.core.pantry.words import (
     CHOCOLATES,
     DENSITIES,
@@ -109,11 +118,13 @@ __all__ = [
     "Temper",
     "WeighStep",
     "check_allergens",
+    "chocolate_kind",
     "coating_of",
     "completed",
     "cup_density",
     "egg_mass",
     "gelatin_as",
+    "is_leaf",
     "mass_of_amount",
     "mass_of_pieces",
     "mass_of_volume",

@@ -87,9 +87,10 @@ def role_by(in_100_g: Mapping[str, float]) -> LineRole:
         (LineRole.COCOA, g("cocoa_solids") >= 60),
         (LineRole.CHOCOLATE, g("cocoa_butter", "cocoa_solids") >= 25),
         (LineRole.BUTTER, g("milk_fat") >= 60),
-        (LineRole.NUT, g("other_fat") >= 28 and g("protein") >= 2),
+        (LineRole.YOLK, g("other_fat") >= 20 and g("protein") >= 12 and 35 <= water < 60),
+        (LineRole.NUT, g("other_fat") >= 28 and g("protein") >= 2 and water < 25),
         (LineRole.OIL, fat >= 70),
-        (LineRole.ALCOHOL, g("alcohol") >= 8),
+        (LineRole.ALCOHOL, g("alcohol") >= 1.5 and water >= 40),
         (LineRole.CRUMB, starch >= 25 and fat >= 10 and water < 15),
         (LineRole.CONDENSED, g("lactose") >= 7 and 10 <= water < 40),
         (LineRole.OTHER, g("lactose") >= 30 and g("protein") >= 5),
@@ -100,10 +101,31 @@ def role_by(in_100_g: Mapping[str, float]) -> LineRole:
         (LineRole.FLOUR, starch >= 40),
         (LineRole.WATER, water >= 97),
         (LineRole.MILK, water >= 70 and g("lactose") >= 2.5),
-        (LineRole.FRUIT, water >= 50 and (g("acids") >= 0.15 or g("fiber") >= 1.2)),
-        (LineRole.MILK, water >= 70),
+        # Yeast, vinegar, zest and herbs are no fruit.
+        (LineRole.OTHER, g("protein") >= 9 or g("fiber") >= 8),
+        (LineRole.OTHER, g("acids") >= 4 and g(*SUGARS, "fiber") < 2),
+        (LineRole.FRUIT, water >= 50 and g("acids") >= 0.15),
+        (LineRole.FRUIT, water >= 50 and g("fiber") >= 1.2 and g(*SUGARS) >= 5),
+        (LineRole.MILK, water >= 82),
     )
     return next((role for role, holds in rules if holds), LineRole.OTHER)
+
+
+def chocolate_kind(ingredient: Ingredient) -> str:
+    """Which kind of chocolate an ingredient is, as practice tells ratios.
+
+    Args:
+        ingredient: any [Ingredient].
+    Returns:
+        'dark', 'milk', 'white', 'compound dark or milk', 'compound white'; '' for no chocolate
+        [text].
+    Source:
+        common practice.
+    """
+    if ingredient.chocolate is None:
+        return ""
+    coating = coating_of(ingredient)
+    return f"compound {coating}" if coating else ingredient.chocolate.kind.value
 
 
 def coating_of(ingredient: Ingredient) -> str | None:
@@ -122,3 +144,18 @@ def coating_of(ingredient: Ingredient) -> str | None:
     make_up = ingredient.make_up
     cocoa = (make_up.cocoa_solids or 0.0) if make_up else 0.0
     return DARK_COATING if cocoa >= 2 else WHITE_COATING
+
+
+def is_leaf(ingredient: Ingredient) -> bool:
+    """Whether it is gelatin that is counted in leaves.
+
+    Args:
+        ingredient: any [Ingredient].
+    Returns:
+        whether one piece of it is a leaf [truth].
+    Source:
+        common practice.
+    """
+    return role_of(ingredient) is LineRole.GELATIN and any(
+        "leaf" in piece.name.lower() for piece in ingredient.pieces
+    )

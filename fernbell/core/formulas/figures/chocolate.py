@@ -40,12 +40,12 @@ def _set_g(mix: Mix) -> float:
 
 
 def _softens_g(mix: Mix) -> float:
-    """Its water, but for that of butter, syrup, sugar and egg [g]."""
-    return max(0.0, mix.grams("water") - mix.bound_water_g)
+    """Its water and alcohol, but for the water of butter, syrup, sugar and egg [g]."""
+    return max(0.0, mix.grams("water", "alcohol") - mix.bound_water_g)
 
 
 def _explain_set(mix: Mix) -> Working:
-    mix.grams(*COCOA, "water")
+    mix.grams(*COCOA, "water", "alcohol")
     grams = {COMPONENTS[part]: mix.own.grams[part] for part in COCOA}
     if mix.coating_g:
         grams["more by compound, as its cream in practice"] = mix.coating_g
@@ -59,10 +59,10 @@ def _explain_set(mix: Mix) -> Working:
         unit="",
         given=(
             *(Given(word, gram, "g") for word, gram in grams.items()),
-            Given("water", water, "g"),
+            Given("water and alcohol that soften", water, "g"),
         ),
-        law="(cocoa butter + dry cocoa) / water: what firms for each part of what softens; milk, "
-        "white and compound told as dark, by the ratios of practice",
+        law="(cocoa butter + dry cocoa) / (water + alcohol): what firms for each part of what "
+        "softens; milk, white and compound told as dark, by the ratios of practice",
         arithmetic=f"({terms}) / {figure_text(water)} = {figure_text(own)}{told}",
         source=SET_SOURCE,
     )
@@ -97,9 +97,9 @@ SET_NUMBER = Figure(
     _set_g,
     _softens_g,
     "cocoa butter and dry cocoa, as of dark chocolate",
-    "water of liquids",
+    "water and alcohol of liquids",
     source=SET_SOURCE,
-    parts=(*COCOA, "water"),
+    parts=(*COCOA, "water", "alcohol"),
     on="water",
     valid="chocolate with cream, milk, purée; compound counts as its cream in practice",
     shown=_sets,

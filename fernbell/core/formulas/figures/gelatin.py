@@ -3,7 +3,7 @@
 from functools import partial
 from typing import Literal
 
-from fernbell.core.formulas.composition import Composition
+from fernbell.core.formulas.composition import GELATIN_LEAF, Composition
 from fernbell.core.formulas.figures.figure import Figure, whole
 from fernbell.core.formulas.gauge import Verdict
 from fernbell.core.formulas.mix import Mix
@@ -28,7 +28,7 @@ def gelatin_g(mix: Mix) -> float:
     Args:
         mix: the formula [Mix].
     Returns:
-        gelatin as sold [g].
+        gelatin as sold; leaves count leaf for leaf, powder by the root of its bloom [g].
     Raises:
         Lacking: its grams or its bloom are unknown.
     Source:
@@ -36,41 +36,50 @@ def gelatin_g(mix: Mix) -> float:
     """
     if not mix.own.known("gelatin", "bloom"):
         mix.grams("bloom")
-    return sum(_as_reference(mix.own, School.SQUARE_ROOT))
+    return sum(_as_reference(mix.own, None))
 
 
-def _as_reference(made: Composition, school: School) -> list[float]:
-    return [gelatin_as(own, bloom, REFERENCE_BLOOM, school) for bloom, own in _sold(made)]
-
-
-def _sold(made: Composition) -> list[tuple[float, float]]:
-    """Bloom and grams as sold of each gelatin."""
+def _as_reference(made: Composition, school: School | None) -> list[float]:
+    """Each as of 200 bloom [g]; without a school by its own."""
     return [
-        (float(bloom), grams / AS_SOLD_DRY)
-        for (component, bloom), grams in made.kinds.items()
-        if component == "gelatin"
+        gelatin_as(grams, bloom, REFERENCE_BLOOM, school or SCHOOL_OF[component])
+        for component, bloom, grams in _sold(made)
     ]
 
 
-def _worked(on: Base, school: School, mix: Mix) -> Working:
+SCHOOL_OF = {"gelatin": School.SQUARE_ROOT, GELATIN_LEAF: School.LINEAR}
+_SHARE = {School.LINEAR: "bloom / 200", School.SQUARE_ROOT: "√(bloom / 200)"}
+
+
+def _sold(made: Composition) -> list[tuple[str, float, float]]:
+    """Powder or leaf, bloom and grams as sold of each gelatin."""
+    return [
+        (component, float(bloom), grams / AS_SOLD_DRY)
+        for (component, bloom), grams in made.kinds.items()
+        if component in SCHOOL_OF
+    ]
+
+
+def _worked(on: Base, school: School | None, mix: Mix) -> Working:
     gelatin_g(mix)
     made = mix.own
     base = mix.grams("water") if on == "water" else made.mass_g
     sold, terms = _sold(made), _as_reference(made, school)
     value = 100 * sum(terms) / base
-    share = "bloom / 200" if school is School.LINEAR else "√(bloom / 200)"
+    used = dict.fromkeys(school or SCHOOL_OF[component] for component, _, _ in sold)
+    schools = " and ".join(used)
     return Working(
-        figure=f"Gelatin of 200 bloom on the {on} of {made.name}, {school}",
+        figure=f"Gelatin of 200 bloom on the {on} of {made.name}, {schools}",
         value=value,
         unit="%",
         given=(
-            *(Given(f"gelatin, {bloom:g} bloom", grams, "g") for bloom, grams in sold),
+            *(Given(f"{word}, {bloom:g} bloom", grams, "g") for word, bloom, grams in sold),
             Given("water" if on == "water" else "left after cooking", base, "g"),
         ),
-        law=f"gelatin as sold × {share}, on the {on}",
+        law=f"gelatin as sold × {' or '.join(_SHARE[one] for one in used)}, on the {on}",
         arithmetic=f"100 × ({' + '.join(figure_text(term) for term in terms)}) / "
         f"{figure_text(base)} = {figure_text(value)} %",
-        source=f"{SCHOOL_SOURCE[school]}. {WHY_TWO}",
+        source=f"{'; '.join(SCHOOL_SOURCE[one] for one in used)}. {WHY_TWO}",
     )
 
 
@@ -97,7 +106,7 @@ def _gelatin_on(base: Base) -> Figure:
         valid=_STRENGTH,
         shown=_there,
         asked=water,
-        explain=partial(_worked, base, School.SQUARE_ROOT),
+        explain=partial(_worked, base, None),
         other=partial(_worked, base, School.LINEAR),
         decimals=2,
         other_says="leaf for leaf",

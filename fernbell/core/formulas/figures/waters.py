@@ -7,9 +7,11 @@ from fernbell.core.formulas.kinds import BAKED
 from fernbell.core.formulas.mix import Mix
 from fernbell.core.heat import (
     FREEZING_SOURCE,
+    SORPTION_SOURCE,
     SYRUP_SOURCE,
     WATER_G_MOL,
     Solution,
+    baked_activity,
     boils_at,
     crystallizing,
     freezing_point,
@@ -17,6 +19,8 @@ from fernbell.core.heat import (
     sucrose_equivalent,
     water_activity,
 )
+from fernbell.core.heat.sorption import GUGGENHEIM, MONOLAYER, MULTILAYER
+from fernbell.core.pantry import FATS
 from fernbell.core.working import Given, Working, figure_text
 
 FREEZER_C = -18.0
@@ -33,10 +37,41 @@ _FREEZES = "up to 80 % dissolved"
 _PARTS = ("water", *SOLUBLE, *SOLUBLE_KINDS)
 
 
-def _not_too_dry(mix: Mix) -> None:
+BAKED_DRY = ("crumble", "crisp", "meringue", "paste", "sponge")
+DRY_BELOW = 0.12
+"""Kinds that may be baked until nothing in them is a syrup any more, and with how much water on
+what is dry and no fat they are [g/g]; common practice."""
+
+
+def _dissolved_percent(mix: Mix) -> float:
     own = mix.solution
     solids = own.solids_g
-    percent = 100 * solids / (solids + own.water_g) if solids + own.water_g else 100.0
+    return 100 * solids / (solids + own.water_g) if solids + own.water_g else 100.0
+
+
+def _is_baked_dry(mix: Mix) -> bool:
+    formula = mix.lines.formula
+    baked = formula.kind in BAKED_DRY and formula.losses.cooking_percent > 0
+    return baked and mix.grams("water") < DRY_BELOW * _dry_g(mix)
+
+
+def _dry_g(mix: Mix) -> float:
+    return mix.own.mass_g - mix.grams("water", "alcohol", *FATS)
+
+
+def _active(mix: Mix) -> float:
+    if _is_baked_dry(mix):
+        return baked_activity(mix.grams("water"), _dry_g(mix))
+    return water_activity(mix.solution)
+
+
+def _can_be_told(mix: Mix) -> None:
+    if not _is_baked_dry(mix):
+        _not_too_dry(mix)
+
+
+def _not_too_dry(mix: Mix) -> None:
+    percent = _dissolved_percent(mix)
     if percent > STRONGEST_PERCENT:
         allowed = f"at most {STRONGEST_PERCENT:g} % of it and its water together"
         raise CoreError("dissolved", f"{percent:.3g} %", allowed)
@@ -61,7 +96,24 @@ def _without_alcohol(own: Solution) -> Solution:
     return Solution(own.water_g, tuple(one for one in own.dissolved if one[0].name != "alcohol"))
 
 
+def _baked(mix: Mix) -> Working:
+    water, dry, value = mix.grams("water"), _dry_g(mix), _active(mix)
+    return Working(
+        figure=f"Water activity of {mix.own.name}, baked dry",
+        value=value,
+        unit="",
+        given=(Given("water", water, "g"), Given("dry, without fat", dry, "g")),
+        law="water on what is dry = M0 C K a / ((1 − K a)(1 − K a + C K a)), M0 "
+        f"{MONOLAYER:g}, C {GUGGENHEIM:g}, K {MULTILAYER:g}",
+        arithmetic=f"{figure_text(water)} / {figure_text(dry)} = {figure_text(water / dry)} → "
+        f"a = {figure_text(value)}",
+        source=SORPTION_SOURCE,
+    )
+
+
 def _activity(mix: Mix) -> Working:
+    if _is_baked_dry(mix):
+        return _baked(mix)
     made, own = mix.own, mix.solution
     value = water_activity(own)
     water, moles = own.water_g / WATER_G_MOL, own.moles
@@ -135,19 +187,20 @@ ACTIVITY = Figure(
     "water-activity",
     "Water activity",
     "",
-    lambda mix: water_activity(mix.solution),
+    _active,
     one,
-    "water activity by Norrish",
+    "water activity, of what is baked dry by its isotherm, else by Norrish",
     "",
     source=_NORRISH,
-    parts=_PARTS,
+    parts=(*_PARTS, *FATS),
     valid=_ACTIVE,
     shown=always,
     asked=True,
     explain=_activity,
     decimals=3,
-    holds=_not_too_dry,
+    holds=_can_be_told,
     caveat=_caveat,
+    by_cooking=True,
 )
 BOILS = Figure(
     "boils",
