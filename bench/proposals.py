@@ -163,9 +163,8 @@ def main() -> None:
         off = f"{100 * one.beside:+.0f} %" if one.beside and not one.refusal else ""
         says = one.refusal or "; ".join(one.findings)
         range_, what = f"{one.least:.3g}-{one.most:.3g}", one.what[:34]
-        print(
-            f"{one.job:26} {one.slot:5} {one.pick[:34]:34} {what:34} {value:>8} {range_:>11} {off:>6} {says}"
-        )
+        of = f"{one.job:26} {one.slot:5} {one.pick[:34]:34}"
+        print(f"{of} {what:34} {value:>8} {range_:>11} {off:>6} {says}")
     near, said = sum(one.is_near for one in every), sum(bool(one.findings) for one in every)
     refused = sum(bool(one.refusal) for one in every)
     print(

@@ -179,7 +179,7 @@ FRUIT = Family(
             losses=losses(6, 3),
             windows={
                 "sweetness": SWEET,
-                "solids": window(28, 50, "Below it is ice in the cut, above it is jam."),
+                "solids": window(25, 50, "Below it is ice in the cut, above it is jam."),
             },
             boils=("boil",),
             notes=("Frozen hard before it meets mousse.",),

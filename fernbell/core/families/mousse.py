@@ -152,7 +152,7 @@ MOUSSE = Family(
             ),
             losses=losses(0, 5),
             gas_kept=1,
-            windows={"sweetness": SWEET},
+            windows={"sweetness": SWEET, "fat": window(3, 30, "Below it runs, above it butters.")},
         ),
         Job(
             key="siphon-dairy",
