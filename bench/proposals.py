@@ -15,7 +15,7 @@ from fernbell.core.families import (
     Proposal,
     Wish,
     job_for,
-    judge_fold,
+    judge_steps,
     propose,
     read_dial,
     slot_choices,
@@ -99,7 +99,7 @@ def row(family: Family, job: Job, slot: str, pick: Ingredient | None) -> Row:
     windows, figures = windows_for(made.kind, job), (job.dial.figure,)
     own = characterize(book, "draft", made.kind, made.steps, windows=windows, figures=figures)
     findings = tuple(one.finding.message for one in own.judged)
-    findings += tuple(one.finding.message for one in judge_fold(made.kind, own.lines, made.steps))
+    findings += tuple(one.finding.message for one in judge_steps(made.kind, own.lines, made.steps))
     what, value, least, most = _held(key, job, made, own.lines)
     return Row(key, slot, name, what, value, least, most, findings)
 

@@ -22,6 +22,7 @@ from fernbell.core.formulas import (
     GAS_KEPT_IN_FOLDING,
     KINDS,
     SIGNS,
+    LegKind,
     Wait,
     WaitKind,
 )
@@ -160,6 +161,7 @@ class FormulasOut(Schema):
     kinds: list[KindOut]
     gas_kept: float
     waits: WaitsOut
+    legs: list[LegKind]
     slots: dict[str, str]
     demands: list[DemandWords]
     wish: list[FieldOut]
@@ -252,6 +254,7 @@ HOUSE = HouseOut.model_validate(
             "kinds": [{"kind": name, "texture": kind.texture} for name, kind in KINDS.items()],
             "gas_kept": GAS_KEPT_IN_FOLDING,
             "waits": {"kinds": list(WaitKind), "first": FIRST_WAIT},
+            "legs": list(LegKind),
             "slots": SAID,
             "demands": DEMANDS,
             "wish": (HOLDS_AT, FINISHED),

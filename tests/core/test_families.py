@@ -19,6 +19,7 @@ from fernbell.core.families import (
     folding,
     job_named,
     judge_fold,
+    judge_steps,
     nearest,
     propose,
     read_dial,
@@ -80,7 +81,7 @@ def test_every_starter_stands_in_its_windows_and_nothing_is_said_against_it(
         book, "draft", made.kind, made.steps, windows=windows, figures=(job.dial.figure,)
     )
     assert [one.finding.message for one in own.judged] == []
-    assert judge_fold(made.kind, own.lines, made.steps) == ()
+    assert judge_steps(made.kind, own.lines, made.steps) == ()
     read = {gauge.code: gauge for gauge in own.gauges}
     deciding = {job.dial.figure.code, *job.windows}
     assert 2 <= len(deciding) <= 4
@@ -261,7 +262,7 @@ def test_the_demo_formulas_do_the_jobs_they_are_said_to_do(one: object) -> None:
         figures=(job.dial.figure,),
     )
     assert [finding.finding.message for finding in own.judged] == []
-    assert judge_fold(one.kind, lines, one.method) == ()
+    assert judge_steps(one.kind, lines, one.method) == ()
 
 
 def test_a_sentence_names_one_line_for_each_choice_the_narrow_ones_first() -> None:

@@ -2,6 +2,7 @@
 
 from fernbell.core.families.aside import Aside
 from fernbell.core.families.asides import asides
+from fernbell.core.families.at_each_step import judge_steps
 from fernbell.core.families.catalog import FAMILIES, job_named
 from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
 from fernbell.core.families.drips import DRIP_FIELDS, SPACING_MM, Drips, drips
@@ -61,6 +62,7 @@ __all__ = [
     "job_for",
     "job_named",
     "judge_fold",
+    "judge_steps",
     "nearest",
     "other_chocolates",
     "propose",

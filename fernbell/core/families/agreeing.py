@@ -13,7 +13,7 @@ _SOAK = (
     "Soak the leaves in plenty of cold water and squeeze: the water on the list is what they "
     "carry, about five times their weight."
 )
-_WORKED = ("temper", "brush", "dip", "spread")
+WORKED = ("temper", "brush", "dip", "spread")
 """Stages at which chocolate is worked, at its own figure."""
 
 
@@ -37,7 +37,7 @@ def agreeing(job: Job, lines: Lines) -> tuple[Step, ...]:
     if cooked is not None and cooked.until is Until.TEMPERATURE:
         told["cook"] = cooked.value
     for stage in job.boils:
-        boils = _boils(stage, lines)
+        boils = stage_boils(stage, lines)
         if boils is not None:
             told[stage] = boils
     return tuple(
@@ -83,7 +83,7 @@ def _couverture(steps: tuple[Step, ...], temper: Temper) -> Iterator[Step]:
                 f"{temper.work_c:g} °C and hold it there; the figures on the pack go first."
             )
             yield replace(step, text=text, temperature_c=temper.work_c)
-        elif step.stage in _WORKED:
+        elif step.stage in WORKED:
             yield replace(step, temperature_c=temper.work_c)
         elif step.stage == "melt":
             yield replace(step, temperature_c=temper.melt_c)
@@ -98,14 +98,23 @@ def _as_compound(step: Step) -> Step:
         return replace(
             step, stage="melt", text=text, temperature_c=least, temperature_to_c=most, sign="smooth"
         )
-    if step.stage in _WORKED:
+    if step.stage in WORKED:
         least, most = _COMPOUND_WORK
         return replace(step, temperature_c=least, temperature_to_c=most)
     return step
 
 
-def _boils(stage: str, lines: Lines) -> float | None:
-    """What the lines of a stage boil at when they are cooked as far as they are [°C]."""
+def stage_boils(stage: str, lines: Lines) -> float | None:
+    """What the lines of a stage boil at when they are cooked as far as they are.
+
+    Args:
+        stage: its short name [text].
+        lines: the formula [Lines].
+    Returns:
+        to the half degree; None where it cannot be told [°C].
+    Source:
+        boiling curve of syrups.
+    """
     trios = zip(lines.formula.lines, lines.roles, lines.mix().masses_g, strict=True)
     own = tuple(
         line for line, role, _ in trios if line.stage == stage and role is not LineRole.GELATIN

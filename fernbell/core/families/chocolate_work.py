@@ -92,7 +92,12 @@ CHOCOLATE_WORK = Family(
                 StarterLine("glucose", 180, "both", "the dial sets it: pliable"),
             ),
             steps=(
-                step("both", "Chocolate melted and cooled, syrup warmed: both at the same.", 38),
+                step(
+                    "both",
+                    "Chocolate melted and cooled, syrup warmed: both at the same.",
+                    38,
+                    alike="glucose syrup",
+                ),
                 step("fold", "Syrup in; fold, stop when it holds.", 38),
                 step("rest", "Wrapped thin at 18-20 °C.", 19, wait=rest(180, 1440)),
             ),

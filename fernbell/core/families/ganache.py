@@ -85,7 +85,7 @@ _POUR = step(
     tool="spatula",
     sign="smooth and elastic",
 )
-_MELT = step("melt", "Chop, or melt the chocolate half.", 42)
+_MELT = step("melt", "Chop, or melt the chocolate half.", 42, bursts=(20, 30), sign="half melted")
 _BUTTER = step("butter", "Butter in below 40 °C; blend without air.", 38, tool="hand blender")
 
 _CHOCOLATE = StarterLine("dark", 250, "melt", "it firms and flavors", slot="with")

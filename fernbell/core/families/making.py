@@ -1,6 +1,15 @@
 """Short ways to say a method: steps, waits, losses, and the cautions that come up again."""
 
-from fernbell.core.formulas import CookedTo, Losses, Step, Until, Wait, WaitKind
+from fernbell.core.formulas import (
+    CookedTo,
+    LegKind,
+    Losses,
+    OvenLeg,
+    Step,
+    Until,
+    Wait,
+    WaitKind,
+)
 
 BURNS = "Hot sugar: sleeves down, cold water at hand, nobody behind you."
 EGG = "Lightly cooked egg: use pasteurized, or hold the temperature. Local codes go first."
@@ -18,6 +27,9 @@ def step(
     tool: str = "",
     sign: str = "",
     caution: str = "",
+    then: tuple[OvenLeg, ...] = (),
+    bursts: tuple[float, float] | None = None,
+    alike: str = "",
 ) -> Step:
     """A step of a method, its stage first.
 
@@ -30,19 +42,69 @@ def step(
         tool: with what [text].
         sign: what to stop at [text].
         caution: what to beware of [text].
+        then: how the oven goes on [OvenLeg].
+        bursts: between how long and how long a burst is, repeated until the sign [s].
+        alike: what else is brought to the same temperature [text].
     Returns:
         the step [Step].
     Source:
         definition.
     """
     (least_c, most_c), (short, long) = _ends(temperature_c), _ends(minutes)
-    return Step(text, wait, stage, least_c, short, tool, sign, caution, most_c, long)
+    burst, longest = bursts or (None, None)
+    return Step(
+        text,
+        wait,
+        stage,
+        least_c,
+        short,
+        tool,
+        sign,
+        caution,
+        most_c,
+        long,
+        then,
+        burst,
+        longest,
+        alike,
+    )
 
 
 def _ends(
     figure: float | tuple[float, float] | None,
 ) -> tuple[float | None, float | None]:
     return figure if isinstance(figure, tuple) else (figure, None)
+
+
+def then(temperature_c: float, minutes: float | None = None) -> OvenLeg:
+    """The oven set to another heat.
+
+    Args:
+        temperature_c: to which [°C].
+        minutes: for how long [min].
+    Returns:
+        how it goes on [OvenLeg].
+    Source:
+        definition.
+    """
+    return OvenLeg(LegKind.THEN, temperature_c, minutes)
+
+
+def falling(temperature_c: float, minutes: float | None = None) -> OvenLeg:
+    """The oven left to fall to a heat.
+
+    Args:
+        temperature_c: to which [°C].
+        minutes: for how long [min].
+    Returns:
+        how it goes on [OvenLeg].
+    Source:
+        definition.
+    """
+    return OvenLeg(LegKind.FALLING, temperature_c, minutes)
+
+
+OFF_OVERNIGHT = OvenLeg(LegKind.OFF, minutes=600)
 
 
 def losses(cooking: float = 0, pan: float = 2, tasting: float = 0) -> Losses:

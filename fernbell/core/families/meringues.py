@@ -1,7 +1,18 @@
 """Meringues: sugar for each part of white sets how firm and how dry."""
 
 from fernbell.core.families.family import Dial, Failure, Family, Job, StarterLine, bands, window
-from fernbell.core.families.making import BURNS, EGG, STEAM, chill, losses, rest, step
+from fernbell.core.families.making import (
+    BURNS,
+    EGG,
+    OFF_OVERNIGHT,
+    STEAM,
+    chill,
+    falling,
+    losses,
+    rest,
+    step,
+    then,
+)
 from fernbell.core.formulas import ratio
 from fernbell.core.pantry import LineRole
 
@@ -35,7 +46,13 @@ _WHITE = StarterLine("white", 100, "whip", "air", overrun_percent=700)
 _SUGAR = StarterLine("sugar", 190, "whip", "the dial sets it")
 _ACID = StarterLine("tartar", 0.5, "whip", "steadies the foam", optional=True)
 _DRY = step(
-    "dry", "In a falling oven, overnight; keep dry.", (80, 90), 120, tool="oven", sign="lifts off"
+    "dry",
+    "In a falling oven, overnight; keep dry.",
+    110,
+    30,
+    tool="oven",
+    sign="lifts off",
+    then=(falling(80, 120), OFF_OVERNIGHT),
 )
 
 MERINGUES = Family(
@@ -119,7 +136,7 @@ MERINGUES = Family(
             steps=(
                 step("whip", "Grease-free bowl; sugar a spoon at a time.", 20, 8, sign="no grit"),
                 step("fold", "Starch folded in; spread 2 mm.", 20),
-                step("dry", "Overnight in the cooling oven.", 80, 180, wait=rest(480)),
+                step("dry", "Overnight in the cooling oven.", 80, 180, then=(OFF_OVERNIGHT,)),
             ),
             losses=losses(30, 6),
             windows=_DRIED,
@@ -141,8 +158,14 @@ MERINGUES = Family(
             steps=(
                 step("whip", "Grease-free bowl; sugar a spoon at a time.", 20, 8, sign="no grit"),
                 step("fold", "Starch and juice folded in; shaped 4 cm high.", 20),
-                step("bake", "Into the hot oven, turned down at once.", (110, 120), (70, 90)),
-                step("cool", "In the oven, off, the door shut; it cracks a little.", 40),
+                step(
+                    "bake",
+                    "Into the hot oven, turned down at once; it cracks a little.",
+                    150,
+                    5,
+                    tool="oven",
+                    then=(then(115, 75), OFF_OVERNIGHT),
+                ),
             ),
             losses=losses(14, 5),
             windows={"sugars": window(58, 82, "Below it weeps, above it is dry through.")},

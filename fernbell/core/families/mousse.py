@@ -216,7 +216,7 @@ MOUSSE = Family(
                 step("fold", "Cold foam, cream in three turns.", 15),
                 step("freeze", "Into the lined loaf.", -18, wait=freeze(360)),
             ),
-            losses=losses(4, 3),
+            losses=losses(5, 3),
             windows={
                 "sugars": window(17, 26, "Below it freezes hard, above it never sets."),
                 "sweetness": window(16, 32, "Below it tastes of fat, above it cloys."),

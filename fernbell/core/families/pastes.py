@@ -10,7 +10,7 @@ from fernbell.core.families.family import (
     bands,
     window,
 )
-from fernbell.core.families.making import chill, freeze, losses, step
+from fernbell.core.families.making import chill, freeze, losses, step, then
 from fernbell.core.formulas import ratio
 from fernbell.core.pantry import LineRole
 
@@ -179,9 +179,10 @@ PASTES = Family(
                 step("egg", "Egg until it falls from the spoon.", 40, tool="paddle"),
                 step(
                     "bake",
-                    "200 °C until it has risen, then 180 °C; no opening.",
-                    (180, 200),
-                    (25, 30),
+                    "Until it has risen, then less; no opening.",
+                    200,
+                    12,
+                    then=(then(180, 16),),
                     tool="oven",
                     sign="dry",
                 ),
@@ -301,9 +302,10 @@ PASTES = Family(
                 step("roll", "Roll 2-3 mm, dock; cold again.", 4, wait=chill(60, 1440)),
                 step(
                     "bake",
-                    "200 °C until it has risen, then 180 °C; weighted where it should stay flat.",
-                    (180, 200),
-                    (25, 35),
+                    "Until it has risen, then less; weighted where it should stay flat.",
+                    200,
+                    12,
+                    then=(then(180, 20),),
                     tool="oven",
                     sign="gold to the middle",
                 ),

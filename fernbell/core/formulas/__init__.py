@@ -44,6 +44,8 @@ from fernbell.core.formulas.mending import Mend
 from fernbell.core.formulas.method import (
     FIRST_WAIT,
     Drawn,
+    LegKind,
+    OvenLeg,
     Step,
     Wait,
     WaitKind,
@@ -61,6 +63,7 @@ from fernbell.core.formulas.readings import (
     read_formulas,
     volume_working,
 )
+from fernbell.core.formulas.saying import step_figures
 from fernbell.core.formulas.sheets import (
     FORMULA_STEP_G,
     Batch,
@@ -111,12 +114,14 @@ __all__ = [
     "Judged",
     "Kind",
     "Leftover",
+    "LegKind",
     "Line",
     "LinePair",
     "Lines",
     "Losses",
     "Mend",
     "Mix",
+    "OvenLeg",
     "Purpose",
     "Section",
     "Sheet",
@@ -162,6 +167,7 @@ __all__ = [
     "settled",
     "sheet_working",
     "sheets",
+    "step_figures",
     "usual_rule",
     "volume_working",
     "wait_words",

@@ -18,6 +18,10 @@ class WaitKind(StrEnum):
     CHILL = "chill"
     FREEZE = "freeze"
     THAW = "thaw"
+    BLOOM = "bloom"
+    STAND = "stand out"
+    DRY = "dry"
+    CRYSTALLIZE = "crystallize"
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,12 +47,40 @@ FIRST_WAIT = Wait(WaitKind.CHILL, practice("first wait"))
 """A wait until somebody says which; common practice."""
 
 
+class LegKind(StrEnum):
+    """How an oven goes on after what it was first set to."""
+
+    THEN = "then"
+    FALLING = "falling to"
+    OFF = "off, door shut"
+
+
+@dataclass(frozen=True, slots=True)
+class OvenLeg:
+    """How it goes on in the oven: then 180 °C for 15 min, falling to 90 °C, off overnight."""
+
+    how: LegKind
+    temperature_c: float | None = None
+    minutes: float | None = None
+
+    def __post_init__(self) -> None:
+        if self.how is LegKind.OFF and self.temperature_c is not None:
+            raise CoreError("temperature_c", f"{self.temperature_c:g}", "left out: the oven is off")
+        if self.how is not LegKind.OFF and self.temperature_c is None:
+            raise CoreError("temperature_c", "nothing", "told: to which heat it goes on")
+        _check_range("temperature", "_c", self.temperature_c, None, 20, 300)
+        if self.minutes is not None:
+            check_range("minutes", self.minutes, most=48 * 60, open_least=True)
+
+
 @dataclass(frozen=True, slots=True)
 class Step:
     """One step of a method: what to do, to which temperature, how long, with what, until when.
 
     `stage` is its short name ('boil', 'fold'), `sign` what to stop at, `wait` what it ends with.
-    A temperature or time with a second figure is a range: 28 to 30 °C, 25 to 30 min.
+    A temperature or time with a second figure is a range: 28 to 30 °C, 25 to 30 min. `then` is
+    how the oven goes on, `bursts_s` how long each burst is where it is repeated until the sign,
+    `alike` what else is brought to the same temperature.
     """
 
     text: str
@@ -61,8 +93,13 @@ class Step:
     caution: str = ""
     temperature_to_c: float | None = None
     minutes_to: float | None = None
+    then: tuple[OvenLeg, ...] = ()
+    bursts_s: float | None = None
+    bursts_to_s: float | None = None
+    alike: str = ""
 
     def __post_init__(self) -> None:
+        _check_range("bursts", "_s", self.bursts_s, self.bursts_to_s, 1, 600)
         _check_range("temperature", "_c", self.temperature_c, self.temperature_to_c, -60, 300)
         _check_range("minutes", "", self.minutes, self.minutes_to, 0, 48 * 60)
         if self.minutes == 0:

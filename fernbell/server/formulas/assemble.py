@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Mapping
 from typing import Any
 
-from fernbell.core.families import asides, judge_fold, read_dial, sentence
+from fernbell.core.families import asides, judge_steps, read_dial, sentence
 from fernbell.core.formulas import (
     Book,
     Drawn,
@@ -19,6 +19,7 @@ from fernbell.core.formulas import (
     read_formulas,
     sheet_working,
     sheets,
+    step_figures,
     volume_working,
     wait_words,
 )
@@ -26,7 +27,7 @@ from fernbell.core.measures import System
 from fernbell.core.pantry import Ingredient, InMeasures, said_in_kitchen
 from fernbell.server.formulas import models
 from fernbell.server.formulas.books import book_for
-from fernbell.server.formulas.drafts import DRAFT, Draft, drafted, saved
+from fernbell.server.formulas.drafts import DRAFT, STEPS, Draft, drafted, saved
 from fernbell.server.formulas.schemas import (
     FormulaIn,
     GaugeOut,
@@ -57,11 +58,12 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
     return ReadingOut(
         waits=[wait_words(step.wait) if step.wait else "" for step in steps],
         method=[as_drawn(step.text) for step in steps],
+        told=[step_figures(step, fahrenheit=member.fahrenheit) for step in steps],
         landing=read_dial(job.dial, own.lines) if job else None,
         sentence=list(sentence(job, own.lines)) if job else [],
         asides=list(asides(draft.kind, own.lines, steps, job)),
         gauges=[GaugeOut(gauge=gauge, verdict=gauge.verdict) for gauge in own.gauges],
-        judged=[*own.judged, *judge_fold(draft.kind, own.lines, steps)],
+        judged=[*own.judged, *judge_steps(draft.kind, own.lines, steps)],
         declared=own.declared,
         cooking=own.composition.cooking.working,
         eggs=own.eggs.working if own.eggs else None,
@@ -133,6 +135,10 @@ def with_methods(
             size=sheet_working(sheet),
             batch=batch_working(sheet),
             method=_method(heads[sheet.formula], (drawn or {}).get(sheet.formula, Drawn())),
+            told=[
+                step_figures(step, fahrenheit=member.fahrenheit)
+                for step in STEPS.validate_python(heads[sheet.formula].method)
+            ],
             kind=heads[sheet.formula].kind,
             flavor=heads[sheet.formula].flavor,
             workings={line.key: line_working(sheet, line) for line in sheet.lines},

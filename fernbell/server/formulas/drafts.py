@@ -35,7 +35,7 @@ from fernbell.server.rows.policy import rows
 DRAFT = "draft"
 """Key of what is read without being a row, or not as the row is now."""
 
-_STEPS = TypeAdapter(tuple[Step, ...])
+STEPS = TypeAdapter(tuple[Step, ...])
 
 
 @dataclass(frozen=True)
@@ -117,7 +117,7 @@ def drafted(member: Member, entry: FormulaIn) -> Draft:
 
 def steps_of(entry: FormulaIn) -> tuple[Step, ...]:
     """The method of an entry as core has it."""
-    return _STEPS.validate_python([step.model_dump() for step in entry.method])
+    return STEPS.validate_python([step.model_dump() for step in entry.method])
 
 
 def drawn_up(
@@ -131,5 +131,5 @@ def saved(member: Member, row: models.Formula) -> Draft:
     """A formula as it is saved."""
     key = str(row.pk)
     book = book_for(member, [key], whole=True)
-    steps = _STEPS.validate_python(row.method)
+    steps = STEPS.validate_python(row.method)
     return Draft.of(member, book, key, row.kind, steps, row.job)

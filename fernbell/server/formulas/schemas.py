@@ -16,8 +16,10 @@ from fernbell.core.formulas import (
     Formula,
     Gauge,
     Judged,
+    LegKind,
     Line,
     Losses,
+    OvenLeg,
     Sheet,
     Step,
     Verdict,
@@ -55,6 +57,20 @@ class LineIn(Entry):
         return self
 
 
+class LegIn(Entry):
+    """How the oven goes on after what it was set to."""
+
+    how: LegKind
+    temperature_c: float | None = None
+    minutes: float | None = None
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """Let core refuse what is out of range."""
+        OvenLeg(self.how, self.temperature_c, self.minutes)
+        return self
+
+
 class StepIn(Entry):
     """One step of a method as entered, and the wait it ends with."""
 
@@ -66,11 +82,25 @@ class StepIn(Entry):
     tool: Short = ""
     sign: Phrase = ""
     caution: Phrase = ""
+    temperature_to_c: float | None = None
+    minutes_to: float | None = None
+    then: list[LegIn] = Field(default=[], max_length=6)
+    bursts_s: float | None = None
+    bursts_to_s: float | None = None
+    alike: Short = ""
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
         """Let core refuse what is out of range."""
-        Step(self.text, temperature_c=self.temperature_c, minutes=self.minutes)
+        Step(
+            self.text,
+            temperature_c=self.temperature_c,
+            minutes=self.minutes,
+            temperature_to_c=self.temperature_to_c,
+            minutes_to=self.minutes_to,
+            bursts_s=self.bursts_s,
+            bursts_to_s=self.bursts_to_s,
+        )
         return self
 
 
@@ -222,8 +252,8 @@ class LeftoverOut(Schema):
 class ReadingOut(Schema):
     """What a formula is: batch, what arrives, percents, density, readings, what to say of it.
 
-    `method` says its steps, what follows the drawing in words; `waits` the wait each ends with,
-    '' for none.
+    `method` says its steps, what follows the drawing in words; `told` how hot, how long and with
+    what each is done, `waits` the wait each ends with, '' for none.
     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
     dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
@@ -234,6 +264,7 @@ class ReadingOut(Schema):
     asides: list[Aside]
 
     method: list[str]
+    told: list[str]
     waits: list[str]
     batch_g: float
     finished_g: float
@@ -255,7 +286,8 @@ class ReadingOut(Schema):
 class SheetOut(Schema):
     """A scaled sheet with its method, and the workings of size, batch and every line by key.
 
-    `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them.
+    `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them;
+    `told` how hot, how long and with what each step is done.
     """
 
     sheet: Sheet
@@ -264,6 +296,7 @@ class SheetOut(Schema):
     kind: str
     flavor: str
     method: list[Step]
+    told: list[str]
     workings: dict[str, Working]
     kitchen: dict[str, InMeasures]
     notes: dict[str, str]

@@ -151,6 +151,7 @@ def _entry(family: Family, made: Proposal, job: str) -> FormulaIn:
             "lines": [as_json(line) for line in formula.lines],
             "base_lines": formula.base_lines,
             "losses": formula.losses,
+            "gas_kept": formula.gas_kept,
             "measured_density_g_ml": formula.measured_density_g_ml,
             "method": [asdict(step) for step in made.steps],
             "job": job,

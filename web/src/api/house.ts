@@ -18,6 +18,7 @@ const NOTHING: House = {
     kinds: [],
     gas_kept: 1,
     waits: { kinds: [], first: { kind: 'rest', least_min: 0, placed: false } },
+    legs: [],
     slots: {},
     demands: [],
     wish: [],

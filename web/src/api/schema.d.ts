@@ -2842,6 +2842,8 @@ export interface components {
             gas_kept: number;
             /** Kinds */
             kinds: components["schemas"]["KindOut"][];
+            /** Legs */
+            legs: components["schemas"]["LegKind"][];
             /** Measures */
             measures: {
                 [key: string]: string;
@@ -3592,6 +3594,23 @@ export interface components {
             working: components["schemas"]["Working"];
         };
         /**
+         * LegIn
+         * @description How the oven goes on after what it was set to.
+         */
+        LegIn: {
+            how: components["schemas"]["LegKind"];
+            /** Minutes */
+            minutes?: number | null;
+            /** Temperature C */
+            temperature_c?: number | null;
+        };
+        /**
+         * LegKind
+         * @description How an oven goes on after what it was first set to.
+         * @enum {string}
+         */
+        LegKind: "then" | "falling to" | "off, door shut";
+        /**
          * LineChoice
          * @description One thing a line may be: its grams, or what is missing to weigh it.
          *
@@ -4169,6 +4188,17 @@ export interface components {
             height_mm: number;
         };
         /**
+         * OvenLeg
+         * @description How it goes on in the oven: then 180 °C for 15 min, falling to 90 °C, off overnight.
+         */
+        OvenLeg: {
+            how: components["schemas"]["LegKind"];
+            /** Minutes */
+            minutes?: number | null;
+            /** Temperature C */
+            temperature_c?: number | null;
+        };
+        /**
          * Pack
          * @description A pack as it is bought; its prices in the order of their days.
          */
@@ -4703,8 +4733,8 @@ export interface components {
          * ReadingOut
          * @description What a formula is: batch, what arrives, percents, density, readings, what to say of it.
          *
-         *     `method` says its steps, what follows the drawing in words; `waits` the wait each ends with,
-         *     '' for none.
+         *     `method` says its steps, what follows the drawing in words; `told` how hot, how long and with
+         *     what each is done, `waits` the wait each ends with, '' for none.
          *     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
          *     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
          *     dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
@@ -4738,6 +4768,8 @@ export interface components {
             percents: (components["schemas"]["Working"] | null)[];
             /** Sentence */
             sentence: components["schemas"]["Slot"][];
+            /** Told */
+            told: string[];
             volume: components["schemas"]["Working"] | null;
             /** Waits */
             waits: string[];
@@ -5155,7 +5187,8 @@ export interface components {
          * SheetOut
          * @description A scaled sheet with its method, and the workings of size, batch and every line by key.
          *
-         *     `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them.
+         *     `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them;
+         *     `told` how hot, how long and with what each step is done.
          */
         SheetOut: {
             batch: components["schemas"]["Working"];
@@ -5175,6 +5208,8 @@ export interface components {
             };
             sheet: components["schemas"]["Sheet"];
             size: components["schemas"]["Working"];
+            /** Told */
+            told: string[];
             /** Workings */
             workings: {
                 [key: string]: components["schemas"]["Working"];
@@ -5497,8 +5532,20 @@ export interface components {
          * @description One step of a method: what to do, to which temperature, how long, with what, until when.
          *
          *     `stage` is its short name ('boil', 'fold'), `sign` what to stop at, `wait` what it ends with.
+         *     A temperature or time with a second figure is a range: 28 to 30 °C, 25 to 30 min. `then` is
+         *     how the oven goes on, `bursts_s` how long each burst is where it is repeated until the sign,
+         *     `alike` what else is brought to the same temperature.
          */
         Step: {
+            /**
+             * Alike
+             * @default
+             */
+            alike: string;
+            /** Bursts S */
+            bursts_s?: number | null;
+            /** Bursts To S */
+            bursts_to_s?: number | null;
             /**
              * Caution
              * @default
@@ -5506,6 +5553,8 @@ export interface components {
             caution: string;
             /** Minutes */
             minutes?: number | null;
+            /** Minutes To */
+            minutes_to?: number | null;
             /**
              * Sign
              * @default
@@ -5518,8 +5567,15 @@ export interface components {
             stage: string;
             /** Temperature C */
             temperature_c?: number | null;
+            /** Temperature To C */
+            temperature_to_c?: number | null;
             /** Text */
             text: string;
+            /**
+             * Then
+             * @default []
+             */
+            then: components["schemas"]["OvenLeg"][];
             /**
              * Tool
              * @default
@@ -5533,12 +5589,23 @@ export interface components {
          */
         StepIn: {
             /**
+             * Alike
+             * @default
+             */
+            alike: string;
+            /** Bursts S */
+            bursts_s?: number | null;
+            /** Bursts To S */
+            bursts_to_s?: number | null;
+            /**
              * Caution
              * @default
              */
             caution: string;
             /** Minutes */
             minutes?: number | null;
+            /** Minutes To */
+            minutes_to?: number | null;
             /**
              * Sign
              * @default
@@ -5551,8 +5618,15 @@ export interface components {
             stage: string;
             /** Temperature C */
             temperature_c?: number | null;
+            /** Temperature To C */
+            temperature_to_c?: number | null;
             /** Text */
             text: string;
+            /**
+             * Then
+             * @default []
+             */
+            then: components["schemas"]["LegIn"][];
             /**
              * Tool
              * @default
@@ -6037,7 +6111,7 @@ export interface components {
          * @description What happens while nobody works on it.
          * @enum {string}
          */
-        WaitKind: "rest" | "set" | "chill" | "freeze" | "thaw";
+        WaitKind: "rest" | "set" | "chill" | "freeze" | "thaw" | "bloom" | "stand out" | "dry" | "crystallize";
         /**
          * WaitsOut
          * @description Kinds of wait, and what one is until somebody says which.

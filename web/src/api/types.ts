@@ -72,6 +72,7 @@ export type Usual = Schemas['UsualOut']
 export type PastedLine = Schemas['PastedLine']
 export type PastedIngredient = Schemas['PastedIngredient']
 export type Step = Schemas['Step']
+export type OvenLeg = Schemas['OvenLeg']
 export type Wait = Schemas['Wait']
 export type MakeUp = NonNullable<Schemas['IngredientOut']['make_up']>
 export type IngredientBrief = Schemas['IngredientBrief']

@@ -84,6 +84,7 @@ const saved = computed(() => {
     <MethodEditor
       :steps="(entry.method ?? []) as Step[]"
       :says="reading?.method"
+      :told="reading?.told"
       :waits="reading?.waits"
       :disabled="disabled"
       :error-at="errorAt"

@@ -10,13 +10,24 @@ const props = defineProps<{
   steps: Step[]
   /** What is done in each step, what follows the drawing in words. */
   says: string[] | undefined
+  /** How hot, how long and with what each step is done, in words. */
+  told: string[] | undefined
   /** The wait each step ends with, in words. */
   waits: string[] | undefined
   disabled: boolean
   errorAt: (field: string) => string | undefined
 }>()
 const emit = defineEmits<{ change: [steps: Step[]] }>()
-const BLANK: Step = { text: '', stage: '', tool: '', sign: '', caution: '', wait: null }
+const BLANK: Step = {
+  text: '',
+  stage: '',
+  tool: '',
+  sign: '',
+  caution: '',
+  wait: null,
+  then: [],
+  alike: '',
+}
 const shown = () => props.steps.map((step) => step.text).join('\n')
 const text = ref(shown())
 watch(
@@ -105,6 +116,7 @@ const faults = computed(() =>
         :step="step"
         :place="place"
         :says="says?.[place] ?? ''"
+        :told="told?.[place] ?? ''"
         :waits="waits?.[place] ?? ''"
         :last="place === steps.length - 1"
         :open="open === place"

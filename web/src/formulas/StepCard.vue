@@ -1,19 +1,20 @@
 <script setup lang="ts">
 /** One step of the method: what it is called, how hot, how long, with what, until when. */
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 
 import type { Step } from '../api/types'
-import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
 import TextField from '../kit/TextField.vue'
+import OvenFields from './OvenFields.vue'
 import WaitFields from './WaitFields.vue'
-import { degrees } from '../kit/units'
 
 const props = defineProps<{
   step: Step
   place: number
   /** What is done, what follows the drawing in words. */
   says: string
+  /** How hot, how long, with what, in words. */
+  told: string
   /** The wait it ends with, in words. */
   waits: string
   last: boolean
@@ -34,12 +35,21 @@ const WORDS = [
   { field: 'tool', label: 'Tool' },
   { field: 'sign', label: 'Until' },
   { field: 'caution', label: 'Caution' },
+  { field: 'alike', label: 'Also brought to this heat' },
 ] as const
 type Words = (typeof WORDS)[number]['field']
-const typed = ref<Record<Words, string>>({ text: '', stage: '', tool: '', sign: '', caution: '' })
+const typed = ref<Record<Words, string>>({
+  text: '',
+  stage: '',
+  tool: '',
+  sign: '',
+  caution: '',
+  alike: '',
+})
 watch(
   () => props.step,
-  ({ text, stage, tool, sign, caution }) => (typed.value = { text, stage, tool, sign, caution }),
+  ({ text, stage, tool, sign, caution, alike }) =>
+    (typed.value = { text, stage, tool, sign, caution, alike }),
   { immediate: true },
 )
 const set = (change: Partial<Step>) => emit('change', { ...props.step, ...change })
@@ -48,21 +58,22 @@ function say(field: Words) {
   if (field === 'text' && !said) return
   if (said !== props.step[field]) set({ [field]: said })
 }
-const facts = computed(() => {
-  const { temperature_c, minutes, tool } = props.step
-  return [
-    temperature_c === null || temperature_c === undefined ? '' : degrees(temperature_c),
-    minutes ? `${figure(minutes, 1)} min` : '',
-    tool,
-  ].filter(Boolean)
-})
+/** Figures and ranges of a step: the second field of a pair is the upper end. */
+const FIGURES = [
+  { field: 'temperature_c', label: 'Temperature', unit: '°C', none: 'none' },
+  { field: 'temperature_to_c', label: 'up to', unit: '°C', none: 'no range' },
+  { field: 'minutes', label: 'Time', unit: 'min', none: 'none' },
+  { field: 'minutes_to', label: 'up to', unit: 'min', none: 'no range' },
+  { field: 'bursts_s', label: 'Repeated in bursts of', unit: 's', none: 'none' },
+  { field: 'bursts_to_s', label: 'up to', unit: 's', none: 'no range' },
+] as const
 </script>
 
 <template>
   <li :class="{ open }">
     <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
       <strong>{{ place + 1 }} {{ step.stage || 'Step' }}</strong>
-      <span v-if="facts.length" class="facts">{{ facts.join(' · ') }}</span>
+      <span v-if="told" class="facts">{{ told }}</span>
     </button>
     <p>{{ says || step.text }}</p>
     <p v-if="step.sign" class="quiet">until {{ step.sign }}</p>
@@ -72,22 +83,22 @@ const facts = computed(() => {
     </p>
     <div v-if="open && !disabled" class="fields">
       <NumberField
-        label="Temperature"
-        unit="°C"
+        v-for="{ field, label, unit, none } in FIGURES"
+        :key="field"
+        :label="label"
+        :unit="unit"
         optional
-        placeholder="none"
-        :value="step.temperature_c ?? null"
-        :error="errorAt(`method.${place}.temperature_c`)"
-        @commit="(temperature_c) => set({ temperature_c })"
+        :placeholder="none"
+        :value="step[field] ?? null"
+        :error="errorAt(`method.${place}.${field}`)"
+        @commit="(value) => set({ [field]: value })"
       />
-      <NumberField
-        label="Time"
-        unit="min"
-        optional
-        placeholder="none"
-        :value="step.minutes ?? null"
-        :error="errorAt(`method.${place}.minutes`)"
-        @commit="(minutes) => set({ minutes })"
+      <OvenFields
+        class="wide"
+        :place="place"
+        :legs="step.then"
+        :error-at="errorAt"
+        @change="(then) => set({ then })"
       />
       <TextField
         v-for="{ field, label } in WORDS"
@@ -148,7 +159,7 @@ li.open {
 
 .facts {
   color: var(--frost-text);
-  white-space: nowrap;
+  text-align: right;
 }
 
 .waits {

@@ -58,6 +58,7 @@ describe('the bar of a reading', () => {
 
 const reading = (more: Partial<Reading> = {}): Reading => ({
   method: [],
+  told: [],
   waits: [],
   batch_g: 100,
   finished_g: 98,
@@ -282,6 +283,7 @@ describe('StepCard', () => {
       }),
       place: 1,
       says: '',
+      told: '83 °C · 6 min',
       waits: '',
       last: true,
       open: false,

@@ -262,6 +262,7 @@ const entry: FormulaEntry = {
 }
 const reading: Reading = {
   method: [],
+  told: [],
   waits: [],
   batch_g: 750,
   finished_g: 713,
@@ -442,7 +443,15 @@ describe('MethodEditor', () => {
   const editor = (
     steps: object[],
     errorAt: (field: string) => string | undefined = () => undefined,
-  ) => mounted(MethodEditor, { steps, says: undefined, waits: undefined, disabled: false, errorAt })
+  ) =>
+    mounted(MethodEditor, {
+      steps,
+      says: undefined,
+      told: undefined,
+      waits: undefined,
+      disabled: false,
+      errorAt,
+    })
   const press = (wrapper: ReturnType<typeof editor>, name: string) =>
     wrapper
       .findAll('button')
@@ -483,6 +492,7 @@ describe('MethodEditor', () => {
     const wrapper = mounted(MethodEditor, {
       steps: [step('Boil.'), step('Rest.', { wait: chill as Wait })],
       says: undefined,
+      told: undefined,
       waits: ['', 'chill 1 h or longer'],
       disabled: true,
       errorAt: () => undefined,

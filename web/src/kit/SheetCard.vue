@@ -2,22 +2,13 @@
 /** One scaled sheet: what is weighed, what it is for, how it is made. */
 import type { SheetPage, Step } from '../api/types'
 import { figure, weighed } from './format'
-import { degrees } from './units'
 import WorkedFigure from './WorkedFigure.vue'
 
 defineProps<{ page: SheetPage; number?: number }>()
 
-/** How hot, how long, with what, until when, as far as it is said. */
-function facts({ temperature_c, minutes, tool, sign }: Step): string {
-  return [
-    temperature_c === null || temperature_c === undefined ? '' : degrees(temperature_c),
-    minutes ? `${figure(minutes, 1)} min` : '',
-    tool,
-    sign && `until ${sign}`,
-  ]
-    .filter(Boolean)
-    .join(' · ')
-}
+/** How hot, how long, with what, and until when. */
+const facts = (told: string | undefined, { sign }: Step) =>
+  [told, sign && `until ${sign}`].filter(Boolean).join(' · ')
 </script>
 
 <template>
@@ -102,7 +93,9 @@ function facts({ temperature_c, minutes, tool, sign }: Step): string {
     <ol v-if="page.method.length">
       <li v-for="(step, i) in page.method" :key="i">
         <strong v-if="step.stage">{{ step.stage }}: </strong>{{ step.text }}
-        <span v-if="facts(step)" class="facts">{{ facts(step) }}</span>
+        <span v-if="facts(page.told[i], step)" class="facts">
+          {{ facts(page.told[i], step) }}
+        </span>
         <span v-if="step.caution" class="caution">{{ step.caution }}</span>
       </li>
     </ol>

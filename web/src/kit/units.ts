@@ -46,9 +46,3 @@ export function inShort({ value, unit }: { value: number; unit: string }) {
   }
   return { text: figure(value * times, decimals), unit: shown }
 }
-
-/** '83 °C' or '181.4 °F'. */
-export function degrees(celsius: number): string {
-  const { unit, shown } = scaleOf('°C')
-  return `${figure(shown(celsius), 1)} ${unit}`
-}

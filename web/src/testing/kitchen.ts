@@ -114,6 +114,8 @@ export const step = (text: string, more: Partial<Step> = {}): Step => ({
   tool: '',
   sign: '',
   caution: '',
+  then: [],
+  alike: '',
   ...more,
 })
 
@@ -310,6 +312,7 @@ export const sheetPage = (): SheetPage => ({
   kind: 'fruit',
   flavor: 'quince',
   method: [step('Boil 2 min.'), step('Pour 10 mm.')],
+  told: ['100 °C · 2 min', ''],
   workings: { a: working('Quince purée', 1192), b: working('Egg yolk', 16.7) },
   notes: {},
   kitchen: { b: { text: '0.9 × yolk, M', working: working('Counted: yolk, M', 0.93, '×') } },
