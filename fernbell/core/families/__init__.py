@@ -6,6 +6,7 @@ from fernbell.core.families.at_each_step import judge_steps
 from fernbell.core.families.catalog import FAMILIES, job_named
 from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
 from fernbell.core.families.drips import DRIP_FIELDS, SPACING_MM, Drips, drips
+from fernbell.core.families.experience import Experience, is_learned, main_chocolate
 from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, StarterLine, Tool
 from fernbell.core.families.folding import folding, judge_fold
 from fernbell.core.families.others import OtherChocolate, other_chocolates
@@ -40,6 +41,7 @@ __all__ = [
     "Dial",
     "DialBand",
     "Drips",
+    "Experience",
     "Failure",
     "Family",
     "Job",
@@ -59,10 +61,12 @@ __all__ = [
     "drips",
     "fits",
     "folding",
+    "is_learned",
     "job_for",
     "job_named",
     "judge_fold",
     "judge_steps",
+    "main_chocolate",
     "nearest",
     "other_chocolates",
     "propose",

@@ -6,12 +6,12 @@ from functools import partial
 
 from fernbell.core.errors import CoreError
 from fernbell.core.families.aside import Aside
-from fernbell.core.families.family import Job
+from fernbell.core.families.family import Job, Tool
 from fernbell.core.families.folding import folding
 from fernbell.core.families.holding import holding
 from fernbell.core.families.warmth import stands_up_to
 from fernbell.core.formulas import FIGURES, Lines, Step
-from fernbell.core.heat import WATER_20_KG_M3, baume_of, syrup_density
+from fernbell.core.heat import WATER_20_KG_M3, baume_of, crystallizing, syrup_density
 from fernbell.core.pantry import LIQUIDS, LineRole, cup_density
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
@@ -34,6 +34,8 @@ def asides(
     asks = [partial(ask, lines, steps) for ask in _BY_KIND.get(kind, ())]
     if job is not None:
         asks.append(partial(stands_up_to, job, lines))
+        if Tool.KEEPS in job.tools:
+            asks.append(partial(keeps, lines, steps))
     found: list[Aside] = []
     for ask in asks:
         # What cannot be read says so among the readings; here it is left out.
@@ -119,13 +121,13 @@ def cold_cream(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         yield Aside("Cold cream", f"{cold / base:.2f} : 1 base", working)
 
 
+SOME_ALCOHOL = 0.01
 KEEPS = (
     (0.95, "2-3 days cold"),
     (0.90, "about 5 days cold"),
     (0.85, "1-2 weeks cold"),
     (0.80, "3-4 weeks at 15 °C"),
-    (0.70, "a few months, closed"),
-    (0.0, "many months, closed"),
+    (0.0, "a few months, closed"),
 )
 """How long kitchens keep a ganache or caramel, by its water activity from there on; common
 practice, no promise: the kitchen's own food-safety plan goes first."""
@@ -138,13 +140,17 @@ def keeps(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         lines: the formula [Lines].
         steps: not asked [Step].
     Returns:
-        an aside [Aside].
+        an aside; none where the figure means nothing: alcohol keeps it otherwise, and sugar that
+        its water does not dissolve counts for less [Aside].
     Raises:
         CoreError: the water activity cannot be read.
     Source:
         common practice; no promise of shelf life.
     """
-    working = FIGURES["water-activity"].working(lines.mix())
+    mix = lines.mix()
+    if mix.grams("alcohol") > SOME_ALCOHOL * mix.own.mass_g or crystallizing(mix.solution):
+        return
+    working = FIGURES["water-activity"].working(mix)
     says = next(words for least, words in KEEPS if working.value >= least)
     yield Aside("Keeps, usually", says, working)
 
@@ -260,8 +266,8 @@ def folds(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
 
 Ask = Callable[[Lines, tuple[Step, ...]], Iterator[Aside]]
 _BY_KIND: Mapping[str, tuple[Ask, ...]] = {
-    "ganache": (ratios, cold_cream, keeps),
-    "caramel": (color, pot, keeps),
+    "ganache": (ratios, cold_cream),
+    "caramel": (color, pot),
     "syrup": (baume,),
     "mousse": (holding, folds),
     "cream": (folds,),

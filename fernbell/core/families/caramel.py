@@ -9,6 +9,7 @@ from fernbell.core.families.family import (
     Family,
     Job,
     StarterLine,
+    Tool,
     Way,
     bands,
     reading,
@@ -129,6 +130,7 @@ def _job(
     parts: tuple[StarterLine, ...],
     last: Step,
     notes: tuple[str, ...] = (),
+    tools: tuple[Tool, ...] = (Tool.KEEPS,),
 ) -> Job:
     late = any(part.stage == "cook" for part in parts)
     steps = (
@@ -150,6 +152,7 @@ def _job(
         windows={"sweetness": SWEET, "fat": _FAT, "water": _WATER},
         notes=notes,
         ways=_WAYS,
+        tools=tools,
     )
 
 
@@ -166,6 +169,7 @@ CARAMEL = Family(
             parts=(_SUGAR, _GLUCOSE, _cream(330), _butter(40), _SALT),
             last=step("cool", "Into a clean bowl, film touching.", 20, wait=rest(60)),
             notes=("Runs at room temperature; rewarm gently.",),
+            tools=(),
         ),
         Job(
             key="poured",

@@ -135,6 +135,7 @@ class Tool(StrEnum):
     OTHER_CHOCOLATES = "other chocolates"
     HOLDS_AT = "holds at"
     DRIPS = "drips"
+    KEEPS = "keeps"
 
 
 @dataclass(frozen=True, slots=True)
@@ -170,7 +171,9 @@ class Job:
     its use, such as how it is rewarmed; `ways` the schools there are, the first the usual one;
     `tools` what there is to work out beside it; `by_kind` how it is made where the kind of
     chocolate asks for something else; `gas_kept` what is left of its air, all where nothing is
-    folded into anything; `boils` the stages whose step is at what their lines boil at.
+    folded into anything; `boils` the stages whose step is at what their lines boil at;
+    `own` says what the kitchen itself moved its dial by, `did` what is said of a batch that did
+    its job.
     """
 
     key: str
@@ -190,6 +193,8 @@ class Job:
     tools: tuple[Tool, ...] = ()
     by_kind: Mapping[str, Setting] = field(default_factory=dict)
     boils: tuple[str, ...] = ()
+    own: str = ""
+    did: str = "made a good batch"
     gas_kept: float = GAS_KEPT_IN_FOLDING
 
     def __post_init__(self) -> None:

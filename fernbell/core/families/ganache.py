@@ -130,6 +130,7 @@ def _job(
     tools: tuple[Tool, ...] = (Tool.HOLDS_AT,),
     by_kind: Mapping[str, Setting] | None = None,
     windows: Mapping[str, Window] | None = None,
+    did: str,
 ) -> Job:
     butters = any(part.stage == "butter" for part in parts)
     steps = (_MELT, _POUR, *((_BUTTER,) if butters else ()), last)
@@ -144,6 +145,7 @@ def _job(
         windows={**_WINDOWS, **(windows or {})},
         notes=notes,
         base="with",
+        did=did,
         tools=(Tool.OTHER_CHOCOLATES, *tools),
         by_kind={**_COMPOUND, **(by_kind or {})},
     )
@@ -159,6 +161,7 @@ GANACHE = Family(
     (
         _job(
             key="slice",
+            did="sliced well",
             name="slicing in a tart",
             band="slices",
             aim=1.2,
@@ -169,10 +172,12 @@ GANACHE = Family(
                 (30, 34),
                 wait=chill(120, 1440, placed=True),
             ),
+            tools=(Tool.HOLDS_AT, Tool.KEEPS),
             notes=("2 h cold before it cuts clean.",),
         ),
         _job(
             key="pour",
+            did="poured well",
             name="pouring thin",
             band="pours",
             aim=0.8,
@@ -184,6 +189,7 @@ GANACHE = Family(
         ),
         _job(
             key="drip",
+            did="dripped well",
             name="dripping down a cake",
             band="coats",
             aim=1.02,
@@ -203,6 +209,7 @@ GANACHE = Family(
         ),
         _job(
             key="coat",
+            did="coated well",
             name="coating",
             band="coats",
             aim=1.05,
@@ -213,24 +220,29 @@ GANACHE = Family(
         ),
         _job(
             key="pipe",
+            did="piped well",
             name="piping",
             band="pipes",
             aim=1.45,
             parts=(_CHOCOLATE, _cream(180), _INVERT, _BUTTERY),
             last=step("set", "Film touching, at room temperature.", 20, wait=rest(60, 240)),
+            tools=(Tool.HOLDS_AT, Tool.KEEPS),
             notes=("Set enough to pipe in 1-4 h; keep from the fridge until piped.",),
         ),
         _job(
             key="roll",
+            did="cut and rolled well",
             name="cutting and rolling",
             band="rolls",
             aim=2.15,
             parts=(_CHOCOLATE, _cream(130), _INVERT, _BUTTERY),
             last=step("frame", "Into the frame; cut the next day.", (32, 34), wait=rest(720, 2880)),
+            tools=(Tool.HOLDS_AT, Tool.KEEPS),
             notes=("Firms overnight at 16-18 °C.",),
         ),
         Job(
             key="whip",
+            did="whipped well",
             tools=(Tool.OTHER_CHOCOLATES,),
             name="whipping",
             dial=WHIPPED,
@@ -262,6 +274,7 @@ GANACHE = Family(
         ),
         Job(
             key="bake",
+            did="baked well",
             tools=(Tool.OTHER_CHOCOLATES,),
             name="a baked filling",
             dial=DIAL,
@@ -294,6 +307,7 @@ GANACHE = Family(
         ),
         Job(
             key="sauce",
+            did="poured well",
             tools=(Tool.OTHER_CHOCOLATES,),
             name="a hot sauce",
             dial=DIAL,

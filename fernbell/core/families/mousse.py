@@ -78,7 +78,7 @@ MOUSSE = Family(
                 StarterLine("sugar", 60, "fruit", "sweetness"),
                 GELATIN_LINE,
                 BLOOM_WATER,
-                cream(300, 105),
+                cream(330, 110),
             ),
             steps=(
                 BLOOM,
@@ -192,7 +192,7 @@ MOUSSE = Family(
             band="cuts",
             aim=24.5,
             parts=(
-                StarterLine("sugar", 100, "syrup", "keeps it soft"),
+                StarterLine("sugar", 96, "syrup", "keeps it soft"),
                 StarterLine("water", 35, "syrup", "dissolves the sugar"),
                 StarterLine("yolk", 75, "foam", "foam", overrun_percent=300),
                 StarterLine(

@@ -2,11 +2,13 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
+from types import MappingProxyType
 
 from fernbell.core.errors import OutOfRange, UnknownKey
 from fernbell.core.families.agreeing import agreeing
 from fernbell.core.families.altitude import at_altitude
 from fernbell.core.families.dialing import turn, weighable
+from fernbell.core.families.experience import Experience, by_experience
 from fernbell.core.families.family import Family, Job, StarterLine, Tool
 from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
 from fernbell.core.families.warmth import COLDEST_C, SET_AT_C, WARMEST_C, firm_share, solid_share
@@ -62,7 +64,12 @@ class Proposal:
 
 
 def propose(
-    family: Family, job: Job, wish: Wish, pantry: tuple[Ingredient, ...], altitude_m: float = 0.0
+    family: Family,
+    job: Job,
+    wish: Wish,
+    pantry: tuple[Ingredient, ...],
+    altitude_m: float = 0.0,
+    learned: Mapping[str, tuple[Experience, ...]] = MappingProxyType({}),
 ) -> Proposal:
     """Propose a formula for a job.
 
@@ -72,6 +79,7 @@ def propose(
         wish: what is chosen beside it [Wish].
         pantry: what the kitchen has, with make-ups, shape (n,) [Ingredient].
         altitude_m: height of the kitchen above the sea [m].
+        learned: the kitchen's own batches for this job, by key of their chocolate [Experience].
     Returns:
         the formula, weighable, with reasons [Proposal].
     Raises:
@@ -81,7 +89,11 @@ def propose(
     Source:
         starters are this project's own; the dial's source is its own.
     """
-    job = at_altitude(job.of_kind(_kind(job, wish, pantry)).made(wish.way), altitude_m)
+    chocolate = _chocolate(job, wish, pantry)
+    if chocolate is not None:
+        job = job.of_kind(chocolate_kind(chocolate))
+        job = by_experience(job, learned.get(chocolate.key, ()))
+    job = at_altitude(job.made(wish.way), altitude_m)
     parts = [one for one in job.parts if not (one.optional and one.stuff in wish.without)]
     taken = [_picked(part, wish, pantry) for part in parts]
     pairs = tuple(zip(parts, taken, strict=True))
@@ -100,12 +112,12 @@ def propose(
     return Proposal(made, why, picked, steps, kind)
 
 
-def _kind(job: Job, wish: Wish, pantry: tuple[Ingredient, ...]) -> str:
-    """Which kind of chocolate is chosen for it; '' where none goes in."""
+def _chocolate(job: Job, wish: Wish, pantry: tuple[Ingredient, ...]) -> Ingredient | None:
+    """The chocolate that is chosen for it; None where none goes in."""
     for part in job.parts:
         if STUFFS[part.stuff].chocolate is not None:
-            return chocolate_kind(_picked(part, wish, pantry))
-    return ""
+            return _picked(part, wish, pantry)
+    return None
 
 
 def _set(job: Job, wish: Wish, ready: Lines) -> Formula:

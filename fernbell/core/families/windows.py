@@ -3,16 +3,18 @@
 from collections.abc import Mapping
 
 from fernbell.core.families.altitude import at_altitude
+from fernbell.core.families.experience import Experience, by_experience
 from fernbell.core.families.family import Job
 from fernbell.core.formulas import Lines, Window, windows_of
 
 
-def job_for(job: Job, lines: Lines) -> Job:
+def job_for(job: Job, lines: Lines, learned: tuple[Experience, ...] = ()) -> Job:
     """A job as the chocolate in a formula asks for it, where the kitchen stands.
 
     Args:
         job: what it is for [Job].
         lines: the formula; of several kinds of chocolate the heaviest decides [Lines].
+        learned: the kitchen's own batches with this chocolate, shape (n,) [Experience].
     Returns:
         the job, made as that kind asks; its boiling temperatures are those of the kitchen [Job].
     Source:
@@ -20,7 +22,7 @@ def job_for(job: Job, lines: Lines) -> Job:
     """
     grams = lines.mix().chocolate_g
     own = job.of_kind(max(grams, key=lambda kind: grams[kind])) if grams else job
-    return at_altitude(own, lines.altitude_m)
+    return at_altitude(by_experience(own, learned), lines.altitude_m)
 
 
 def windows_for(kind: str, job: Job | None) -> Mapping[str, Window]:

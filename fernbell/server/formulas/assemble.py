@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Mapping
 from typing import Any
 
-from fernbell.core.families import asides, judge_steps, read_dial, sentence
+from fernbell.core.families import Job, asides, judge_steps, read_dial, sentence
 from fernbell.core.formulas import (
     Book,
     Drawn,
@@ -29,8 +29,10 @@ from fernbell.server.formulas import models
 from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.drafts import DRAFT, STEPS, Draft, drafted, saved
 from fernbell.server.formulas.schemas import (
+    DialOut,
     FormulaIn,
     GaugeOut,
+    JobHere,
     LeftoverOut,
     ReadingOut,
     SheetOut,
@@ -59,6 +61,7 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
         waits=[wait_words(step.wait) if step.wait else "" for step in steps],
         method=[as_drawn(step.text) for step in steps],
         told=[step_figures(step, fahrenheit=member.fahrenheit) for step in steps],
+        here=_here(job) if job else None,
         landing=read_dial(job.dial, own.lines) if job else None,
         sentence=list(sentence(job, own.lines)) if job else [],
         asides=list(asides(draft.kind, own.lines, steps, job)),
@@ -77,6 +80,12 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
         finished=reading.finished_working,
         density=reading.density_working,
         volume=volume_working(reading),
+    )
+
+
+def _here(job: Job) -> JobHere:
+    return JobHere(
+        dial=DialOut.of(job.dial), band=job.band, aim=job.aim, notes=list(job.notes), own=job.own
     )
 
 

@@ -1,12 +1,20 @@
 """A formula as it is drawn up or saved: what a dial, a swap, a fit and a reading are asked of."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from typing import Self
 
 from pydantic import TypeAdapter
 
-from fernbell.core.families import Dial, Job, job_for, job_named, windows_for
+from fernbell.core.families import (
+    Dial,
+    Experience,
+    Job,
+    job_for,
+    job_named,
+    main_chocolate,
+    windows_for,
+)
 from fernbell.core.formulas import (
     Book,
     Character,
@@ -24,6 +32,7 @@ from fernbell.core.formulas import (
 from fernbell.core.pantry import Ingredient
 from fernbell.server.formulas import models
 from fernbell.server.formulas.books import book_for
+from fernbell.server.formulas.learned import learned
 from fernbell.server.formulas.lines import line_of
 from fernbell.server.formulas.schemas import FormulaIn
 from fernbell.server.kitchens.models import Member
@@ -40,12 +49,16 @@ STEPS = TypeAdapter(tuple[Step, ...])
 
 @dataclass(frozen=True)
 class Draft:
-    """The lines of a formula with its kind, its method and the name of its job."""
+    """The lines of a formula with its kind, its method and the name of its job.
+
+    `learned` are the kitchen's own good batches of that job, by key of their chocolate.
+    """
 
     lines: Lines
     kind: str
     steps: tuple[Step, ...]
     job: str
+    learned: Mapping[str, tuple[Experience, ...]] = field(default_factory=dict)
 
     @classmethod
     def of(
@@ -54,12 +67,15 @@ class Draft:
         """A formula of a settled book, where the member's kitchen stands."""
         kitchen = member.kitchen
         lines = lines_of(book, key, altitude_m=kitchen.altitude_m, currency=kitchen.currency)
-        return cls(lines, kind, steps, job)
+        return cls(lines, kind, steps, job, learned(member, job))
 
     @property
     def job_set(self) -> Job | None:
         """What it is set for, as its chocolate asks, if that is said."""
-        return job_for(job_named(self.job)[1], self.lines) if self.job else None
+        if not self.job:
+            return None
+        own = self.learned.get(main_chocolate(self.lines) or "", ())
+        return job_for(job_named(self.job)[1], self.lines, own)
 
     @property
     def dial(self) -> Dial:

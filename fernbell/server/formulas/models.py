@@ -4,8 +4,9 @@ from typing import ClassVar
 
 from django.db import models
 
+from fernbell.server.kitchens.models import Kitchen
 from fernbell.server.pantry.models import Ingredient
-from fernbell.server.rows.models import Row
+from fernbell.server.rows.models import Change, Row
 
 
 class Formula(Row):
@@ -70,3 +71,24 @@ class FormulaLine(models.Model):
 
     def __str__(self) -> str:
         return f"{self.mass_g:g} g {self.ingredient or self.nested}"
+
+
+class Batch(models.Model):
+    """A revision that made a good batch: where the dial of its job stood with which chocolate.
+
+    It moves the band of that job in this kitchen, and goes with the mark on the revision.
+    """
+
+    kitchen = models.ForeignKey(Kitchen, on_delete=models.CASCADE, related_name="batches")
+    change = models.OneToOneField(Change, on_delete=models.CASCADE, related_name="batch")
+    name = models.CharField(max_length=200)
+    job = models.CharField(max_length=60)
+    chocolate = models.ForeignKey(Ingredient, on_delete=models.CASCADE, related_name="batches")
+    value = models.FloatField()
+
+    class Meta:
+        ordering: ClassVar = ["pk"]
+        indexes: ClassVar = [models.Index(fields=["kitchen", "job", "chocolate"])]
+
+    def __str__(self) -> str:
+        return f"{self.name}, {self.job} at {self.value:g}"

@@ -5,6 +5,7 @@ from datetime import datetime
 from typing import Annotated, Any
 from uuid import UUID
 
+from django.db import transaction
 from django.db.models import Q
 from ninja import Query, Router, Schema
 from pydantic import StringConstraints
@@ -12,6 +13,7 @@ from pydantic import StringConstraints
 from fernbell.core.formulas import Comparison, compare
 from fernbell.core.working import figure_text
 from fernbell.server.formulas.drafts import drafted
+from fernbell.server.formulas.learned import remember
 from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn, FormulaOut
@@ -84,9 +86,13 @@ def list_revisions(
     response=RevisionOut,
     operation_id="mark_revision",
 )
+@transaction.atomic
 def mark_revision(request: MemberRequest, row_id: UUID, revision: int, data: RevisionIn) -> Any:
     """Name a revision, and say whether it made a good batch."""
     one = history.mark(request.auth, FORMULA, row_id, revision, data.name, good=data.good)
+    row = find(request.auth, FORMULA, row_id)
+    then = drafted(request.auth, _entry(request.auth, row, revision))
+    remember(request.auth, one, then.job, then.lines)
     return _revision(one, _names(request.auth, [one]))
 
 

@@ -7,7 +7,7 @@ from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.families import Aside, Landing, Slot, job_named
+from fernbell.core.families import Aside, Dial, DialBand, Landing, Slot, job_named
 from fernbell.core.formulas import (
     GAS_KEPT_IN_FOLDING,
     USUAL_LOSSES,
@@ -249,16 +249,59 @@ class LeftoverOut(Schema):
     takers: list[str]
 
 
+class DialOut(Schema):
+    """A dial: its figure, its bands end to end, what turning it moves."""
+
+    code: str
+    name: str
+    unit: str
+    says: str
+    bands: list[DialBand]
+    moves: str
+    step: float
+    source: str
+
+    @classmethod
+    def of(cls, dial: Dial) -> Self:
+        """A dial as it goes out."""
+        figure = dial.figure
+        return cls(
+            code=figure.code,
+            name=figure.name,
+            unit=figure.unit,
+            says=dial.says,
+            bands=list(dial.bands),
+            moves=dial.moves,
+            step=dial.step,
+            source=dial.source,
+        )
+
+
+class JobHere(Schema):
+    """How a job is set with what is in a formula, where the kitchen stands.
+
+    `own` says what the kitchen itself moved its dial by; '' where it did not.
+    """
+
+    dial: DialOut
+    band: str
+    aim: float
+    notes: list[str]
+    own: str
+
+
 class ReadingOut(Schema):
     """What a formula is: batch, what arrives, percents, density, readings, what to say of it.
 
     `method` says its steps, what follows the drawing in words; `told` how hot, how long and with
     what each is done, `waits` the wait each ends with, '' for none.
     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
-    the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
-    dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
+    the grams it brings of water, fats, sugars and the rest. `here` is how its job is set with
+    its chocolate in this kitchen, `landing` where it stands on that dial, `sentence` which lines
+    its choices are, `asides` what else to know of its kind.
     """
 
+    here: JobHere | None
     landing: Landing | None
     sentence: list[Slot]
     asides: list[Aside]

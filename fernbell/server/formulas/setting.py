@@ -8,7 +8,6 @@ from fernbell.core.families import (
     FAMILIES,
     SAID,
     STUFFS,
-    Dial,
     Drips,
     Family,
     Job,
@@ -32,10 +31,10 @@ from fernbell.server.formulas import models
 from fernbell.server.formulas.assemble import reading_with
 from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.drafts import DRAFT, Draft, drafted, drawn_up
+from fernbell.server.formulas.learned import learned
 from fernbell.server.formulas.lines import as_json
-from fernbell.server.formulas.schemas import FormulaIn
+from fernbell.server.formulas.schemas import DialOut, FormulaIn
 from fernbell.server.formulas.setting_schemas import (
-    DialOut,
     FamilyOut,
     FiguresOut,
     JobOut,
@@ -82,7 +81,7 @@ def _job(family: Family, job: Job) -> JobOut:
         key=f"{family.key}.{job.key}",
         name=job.name,
         kind=job.kind or family.kind,
-        dial=_dial(job.dial),
+        dial=DialOut.of(job.dial),
         band=job.band,
         aim=job.aim,
         notes=list(job.notes),
@@ -94,20 +93,7 @@ def _job(family: Family, job: Job) -> JobOut:
         ],
         ways=[way.name for way in job.ways],
         tools=list(job.tools),
-    )
-
-
-def _dial(dial: Dial) -> DialOut:
-    figure = dial.figure
-    return DialOut(
-        code=figure.code,
-        name=figure.name,
-        unit=figure.unit,
-        says=dial.says,
-        bands=list(dial.bands),
-        moves=dial.moves,
-        step=dial.step,
-        source=dial.source,
+        did=job.did,
     )
 
 
@@ -124,7 +110,8 @@ def propose_formula(member: Member, asked: WishIn) -> ProposalOut:
     wish = Wish(
         picks, tuple(asked.without), asked.finished_g, asked.dial, asked.holds_at_c, asked.way
     )
-    made = propose(family, job, wish, shelf, member.kitchen.altitude_m)
+    known = learned(member, asked.job)
+    made = propose(family, job, wish, shelf, member.kitchen.altitude_m, known)
     entry = _entry(family, made, asked.job)
     book = drawn_up(member, shelf, (made.formula,))
     draft = Draft.of(member, book, DRAFT, entry.kind, made.steps, entry.job)

@@ -6,7 +6,7 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
-from fernbell.core.families import USUAL_FINISHED_G, DialBand, Failure, Kept, Note, Tool, Wish
+from fernbell.core.families import USUAL_FINISHED_G, Failure, Kept, Note, Tool, Wish
 from fernbell.core.fitting import (
     Demand,
     DemandKind,
@@ -20,23 +20,10 @@ from fernbell.core.fitting import (
 )
 from fernbell.core.formulas import FIGURES, Figure, Losses
 from fernbell.core.working import Working
-from fernbell.server.formulas.schemas import FormulaIn, ReadingOut
+from fernbell.server.formulas.schemas import DialOut, FormulaIn, ReadingOut
 from fernbell.server.rows.schemas import Entry, Key
 
 MOST_DEMANDS = 40
-
-
-class DialOut(Schema):
-    """A dial: its figure, its bands end to end, what turning it moves."""
-
-    code: str
-    name: str
-    unit: str
-    says: str
-    bands: list[DialBand]
-    moves: str
-    step: float
-    source: str
 
 
 class SlotOut(Schema):
@@ -56,7 +43,7 @@ class OptionOut(Schema):
 
 
 class JobOut(Schema):
-    """A job: its dial, the band it asks for, what can be chosen."""
+    """A job: its dial, the band it asks for, what can be chosen, what is said when it was done."""
 
     key: str
     name: str
@@ -69,6 +56,7 @@ class JobOut(Schema):
     options: list[OptionOut]
     ways: list[str]
     tools: list[Tool]
+    did: str
 
 
 class FamilyOut(Schema):

@@ -3383,8 +3383,25 @@ export interface components {
             rule: "insert";
         };
         /**
+         * JobHere
+         * @description How a job is set with what is in a formula, where the kitchen stands.
+         *
+         *     `own` says what the kitchen itself moved its dial by; '' where it did not.
+         */
+        JobHere: {
+            /** Aim */
+            aim: number;
+            /** Band */
+            band: string;
+            dial: components["schemas"]["DialOut"];
+            /** Notes */
+            notes: string[];
+            /** Own */
+            own: string;
+        };
+        /**
          * JobOut
-         * @description A job: its dial, the band it asks for, what can be chosen.
+         * @description A job: its dial, the band it asks for, what can be chosen, what is said when it was done.
          */
         JobOut: {
             /** Aim */
@@ -3392,6 +3409,8 @@ export interface components {
             /** Band */
             band: string;
             dial: components["schemas"]["DialOut"];
+            /** Did */
+            did: string;
             /** Key */
             key: string;
             /** Kind */
@@ -4736,8 +4755,9 @@ export interface components {
          *     `method` says its steps, what follows the drawing in words; `told` how hot, how long and with
          *     what each is done, `waits` the wait each ends with, '' for none.
          *     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
-         *     the grams it brings of water, fats, sugars and the rest. `landing` is where it stands on the
-         *     dial of its job, `sentence` which lines its choices are, `asides` what else to know of its kind.
+         *     the grams it brings of water, fats, sugars and the rest. `here` is how its job is set with
+         *     its chocolate in this kitchen, `landing` where it stands on that dial, `sentence` which lines
+         *     its choices are, `asides` what else to know of its kind.
          */
         ReadingOut: {
             /** Asides */
@@ -4755,6 +4775,7 @@ export interface components {
             finished_g: number;
             /** Gauges */
             gauges: components["schemas"]["GaugeOut"][];
+            here: components["schemas"]["JobHere"] | null;
             /** Judged */
             judged: components["schemas"]["Judged"][];
             /** Kitchen */
@@ -5878,7 +5899,7 @@ export interface components {
          * @description What there is to work out beside a job.
          * @enum {string}
          */
-        Tool: "other chocolates" | "holds at" | "drips";
+        Tool: "other chocolates" | "holds at" | "drips" | "keeps";
         /**
          * TopView
          * @description The dessert from above: its edge, hidden edges, cuts, one portion and what lies on it.

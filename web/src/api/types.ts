@@ -46,7 +46,8 @@ export type Mend = NonNullable<Judged['mend']>
 export type Losses = NonNullable<FormulaEntry['losses']>
 export type Families = Schemas['VocabularyOut']
 export type Family = Schemas['FamilyOut']
-export type Job = Schemas['JobOut']
+/** A job; `own` says what the kitchen itself moved its dial by, where a formula is read. */
+export type Job = Schemas['JobOut'] & Partial<Pick<Schemas['JobHere'], 'own'>>
 export type DialShape = Schemas['DialOut']
 export type Proposal = Schemas['ProposalOut']
 export type Turned = Schemas['TurnOut']

@@ -30,7 +30,11 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const { jobOf, familyOf } = useFamilies()
-const job = computed(() => jobOf(props.entry.job))
+/** The job as it is set with what is in the formula, in this kitchen. */
+const job = computed(() => {
+  const own = jobOf(props.entry.job)
+  return own && { ...own, ...props.reading?.here }
+})
 const family = computed(() => familyOf(props.entry.job))
 const row = computed(() => props.formula.row.value)
 const { refused, bringBack } = useBringBack(() => props.id, props.formula, props.undo.through)
@@ -62,6 +66,7 @@ const saved = computed(() => {
       :entry="entry"
       :reading="reading"
       :formula="formula"
+      :job="job"
       :edit="undo.edit"
       :name-of="nameOf"
       :disabled="disabled"
@@ -95,7 +100,13 @@ const saved = computed(() => {
       <!-- As saved: it need not follow the dial under the hand. -->
       <OtherChocolates :id="id" :entry="formula.base.value ?? entry" />
     </div>
-    <RevisionsPanel :id="id" :revision="row?.revision" :disabled="disabled" @restore="bringBack" />
+    <RevisionsPanel
+      :id="id"
+      :revision="row?.revision"
+      :did="job?.did"
+      :disabled="disabled"
+      @restore="bringBack"
+    />
     <p v-if="refused" class="wrong" role="alert">{{ refused }}</p>
   </div>
 </template>

@@ -9,13 +9,20 @@ import TextField from '../kit/TextField.vue'
 import { useRevisions } from './useRevisions'
 
 const CompareDialog = defineAsyncComponent(() => import('./CompareDialog.vue'))
-const props = defineProps<{ id: string; revision: number | undefined; disabled: boolean }>()
+const props = defineProps<{
+  id: string
+  revision: number | undefined
+  /** What is said of a batch that did its job: 'dripped well'. */
+  did: string | undefined
+  disabled: boolean
+}>()
 const emit = defineEmits<{ restore: [revision: number] }>()
 const revisions = useRevisions(
   () => props.id,
   () => props.revision,
 )
 const SHORT = 6
+const GOOD = 'made a good batch'
 const whole = ref(false)
 const every = computed(() => [...revisions.newest.value, ...revisions.marked.value])
 const shown = computed(() =>
@@ -88,10 +95,10 @@ async function mark(one: Revision, change: { name?: string; good?: boolean }) {
             type="button"
             :class="['mark', { good: one.good }]"
             :aria-pressed="one.good"
-            :aria-label="`Revision ${one.revision} made a good batch`"
+            :aria-label="`Revision ${one.revision} ${did ?? GOOD}`"
             @click="mark(one, { good: !one.good })"
           >
-            {{ one.good ? '● good batch' : '○ good' }}
+            {{ one.good ? '●' : '○' }} {{ did ?? GOOD }}
           </button>
           <button v-if="!disabled" type="button" class="mark" @click="rename(one)">name</button>
           <template v-if="one.revision !== revision">

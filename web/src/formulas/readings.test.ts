@@ -57,6 +57,7 @@ describe('the bar of a reading', () => {
 })
 
 const reading = (more: Partial<Reading> = {}): Reading => ({
+  here: null,
   method: [],
   told: [],
   waits: [],

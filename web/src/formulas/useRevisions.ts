@@ -10,6 +10,7 @@ const at = (id: string, revision: number) => ({ params: { path: { row_id: id, re
 
 /** Every save of a formula, the newest first. */
 export function useRevisions(id: () => string | undefined, revision: () => number | undefined) {
+  const client = useQueryClient()
   const query = useInfiniteQuery({
     shallow: true,
     queryKey: ['formulas', 'revisions', id, revision],
@@ -40,6 +41,8 @@ export function useRevisions(id: () => string | undefined, revision: () => numbe
       }),
     )
     await query.refetch()
+    // A good batch moves the dial of its job.
+    await client.invalidateQueries({ queryKey: ['worked out', 'reading'] })
   }
   return {
     newest,

@@ -1,7 +1,7 @@
 import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
-import type { FormulaEntry, Reading, ReadLine, Wait } from '../api/types'
+import type { FormulaEntry, Reading, ReadLine, Step, Wait } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import { useWorking } from '../kit/working'
 import {
@@ -20,6 +20,7 @@ import FormulaGrid from './FormulaGrid.vue'
 import FormulaTicket from './FormulaTicket.vue'
 import type { Gauge } from './gauges'
 import MethodEditor from './MethodEditor.vue'
+import OvenFields from './OvenFields.vue'
 import TypedLine from './TypedLine.vue'
 import type { TypedResult } from './useTypedLines'
 
@@ -261,6 +262,7 @@ const entry: FormulaEntry = {
   ],
 }
 const reading: Reading = {
+  here: null,
   method: [],
   told: [],
   waits: [],
@@ -515,6 +517,29 @@ describe('MethodEditor', () => {
     expect(told()).toHaveLength(1)
     await press(wrapper, 'Add a step')
     expect(told()).toEqual(['Boil.', 'Rest.', 'Next step.'])
+  })
+
+  it('holds a range, and says how the oven goes on', async () => {
+    const wrapper = editor([step('Bake.', { temperature_c: 200 })])
+    const changed = () => (wrapper.emitted('change')?.at(-1)?.[0] as Step[])[0]
+    await wrapper.findAll('li .head')[0]?.trigger('click')
+    const upTo = wrapper.findAll('input[inputmode=decimal]')[1]
+    await upTo?.setValue('210')
+    await upTo?.trigger('blur')
+    expect(changed()).toMatchObject({ temperature_c: 200, temperature_to_c: 210 })
+    await press(wrapper, 'The oven goes on …')
+    expect(changed()?.then).toEqual([{ how: 'then', temperature_c: 180, minutes: null }])
+    const oven = mounted(OvenFields, {
+      place: 0,
+      legs: [{ how: 'then', temperature_c: 180, minutes: 15 }],
+      errorAt: (field: string) =>
+        field === 'method.0.then.0.temperature_c' ? 'Temperature must be at most 300 °C.' : '',
+    })
+    expect(oven.text()).toContain('must be at most 300 °C')
+    oven.getComponent(ChoiceField).vm.$emit('change', 'off, door shut')
+    expect(oven.emitted('change')).toEqual([
+      [[{ how: 'off, door shut', temperature_c: null, minutes: 15 }]],
+    ])
   })
 
   it('ends a step with a wait, and says which one is refused', async () => {

@@ -150,6 +150,7 @@ function key(event: KeyboardEvent) {
         >, the {{ figure(finished, 0) }} g stay</template
       >.
     </p>
+    <p v-if="job.own" class="own">{{ job.own }}</p>
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
   </section>
 </template>
@@ -204,6 +205,10 @@ function key(event: KeyboardEvent) {
 
 .track.still {
   cursor: default;
+}
+
+.own {
+  color: var(--bronze-text);
 }
 
 .band {

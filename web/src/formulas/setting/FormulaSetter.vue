@@ -2,7 +2,7 @@
 /** A formula set for its job: the sentence, the dial, and the ways to fit and swap it. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 
-import type { Formula, FormulaEntry, Reading } from '../../api/types'
+import type { Formula, FormulaEntry, Job, Reading } from '../../api/types'
 import type { LineEntry } from '../lines'
 import DialBoard from './DialBoard.vue'
 import JobSentence from './JobSentence.vue'
@@ -19,13 +19,14 @@ const props = defineProps<{
     row: { value: Formula | undefined }
     preview: (changed: Partial<FormulaEntry>) => void
   }
+  /** The job as it is set here. */
+  job: Job | undefined
   edit: (changed: Partial<FormulaEntry>, before?: FormulaEntry | null) => Promise<void>
   nameOf: (line: LineEntry) => string
   disabled: boolean
 }>()
-const { jobs, jobOf } = useFamilies()
+const { jobs } = useFamilies()
 const fitting = computed(() => jobs.value.filter((one) => one.kind === props.entry.kind))
-const job = computed(() => jobOf(props.entry.job))
 const swapping = ref<string | null>(null)
 const fitted = ref(false)
 const { turn, settle, refusal } = useTurn(

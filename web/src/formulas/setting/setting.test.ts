@@ -37,6 +37,7 @@ const job: Job = {
   band: 'slices',
   aim: 1.2,
   notes: ['2 h cold'],
+  did: 'sliced well',
   slots: [{ slot: 'with', says: 'with', usual: 'dark couverture' }],
   options: [{ stuff: 'butter', name: 'butter', why: 'a short melt' }],
   ways: [],
@@ -162,6 +163,26 @@ describe('DialBoard', () => {
   })
 })
 
+describe('DialBoard, moved by the kitchen', () => {
+  it('shows by what, and stands in its own bands', () => {
+    const bands = job.dial.bands.map((band) => ({
+      ...band,
+      least: 2 * band.least,
+      most: 2 * band.most,
+    }))
+    const own = "This kitchen's own: 2.4 where practice has 1.2, by Winter drip, revision 3."
+    const wrapper = mounted(DialBoard, {
+      job: { ...job, dial: { ...job.dial, bands }, own },
+      landing: null,
+      finished: undefined,
+      refusal: '',
+      disabled: false,
+    })
+    expect(wrapper.text()).toContain(own)
+    expect(wrapper.text()).toContain(String(bands[0]?.most))
+  })
+})
+
 describe('FormulaSetter', () => {
   it('turns from where it began, shows it at once and saves it as one step', async () => {
     const asked: unknown[] = []
@@ -193,6 +214,7 @@ describe('FormulaSetter', () => {
       entry,
       reading: reading(1.1),
       formula: { draft, row: { value: undefined }, preview },
+      job,
       edit,
       nameOf,
       disabled: false,
@@ -217,6 +239,7 @@ describe('FormulaSetter', () => {
       entry: { ...entry, kind: 'crisp', job: '' },
       reading: undefined,
       formula: { draft: { value: entry }, row: { value: undefined }, preview: vi.fn() },
+      job: undefined,
       edit: vi.fn(),
       nameOf,
       disabled: false,

@@ -1,0 +1,89 @@
+"""What a kitchen has found out itself: a band moved to where its own batches did well."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+
+from fernbell.core.families.family import Dial, DialBand, Job, Tool
+from fernbell.core.formulas import Lines
+from fernbell.core.working import figure_text
+
+OWN_SOURCE = "this kitchen's own batches, marked as good; practice beside it"
+FARTHEST = 2.0
+"""The band is moved by no more than so many times: further, it was another job."""
+
+
+@dataclass(frozen=True, slots=True)
+class Experience:
+    """A batch that did its job: where its dial stood, and which it was."""
+
+    value: float
+    name: str
+
+
+def is_learned(job: Job) -> bool:
+    """Whether the dial of a job is moved by what a kitchen finds out: that of a ganache.
+
+    Args:
+        job: any [Job].
+    Returns:
+        whether [truth].
+    Source:
+        definition.
+    """
+    return Tool.OTHER_CHOCOLATES in job.tools
+
+
+def main_chocolate(lines: Lines) -> str | None:
+    """The chocolate of which there is most.
+
+    Args:
+        lines: the formula [Lines].
+    Returns:
+        key of the ingredient; None where there is none [key].
+    Source:
+        definition.
+    """
+    own = [
+        (line.mass_g, line.ingredient)
+        for line in lines.formula.lines
+        if line.ingredient and lines.book.ingredient(line.ingredient).chocolate
+    ]
+    return max(own)[1] if own else None
+
+
+def by_experience(job: Job, found: Iterable[Experience]) -> Job:
+    """A job with its dial moved so that its aim is where this kitchen's own batches stood.
+
+    Every band is moved by the same factor, mean of the batches / aim of practice.
+
+    Args:
+        job: as practice has it [Job].
+        found: batches that did well, shape (n,) [Experience].
+    Returns:
+        the same with bands, aim and a note; unchanged where there are none [Job].
+    Source:
+        the kitchen's own batches; moved by at most FARTHEST.
+    """
+    own = tuple(found)
+    if not own:
+        return job
+    mean = sum(one.value for one in own) / len(own)
+    factor = min(max(mean / job.aim, 1 / FARTHEST), FARTHEST)
+    names = ", ".join(dict.fromkeys(one.name for one in own))
+    note = (
+        f"This kitchen's own: {figure_text(factor * job.aim)} where practice has "
+        f"{figure_text(job.aim)}, by {names}."
+    )
+    return replace(
+        job,
+        dial=_moved(job.dial, factor),
+        aim=factor * job.aim,
+        notes=(note, *job.notes),
+        own=note,
+        by_kind={},
+    )
+
+
+def _moved(dial: Dial, factor: float) -> Dial:
+    bands = tuple(DialBand(one.name, factor * one.least, factor * one.most) for one in dial.bands)
+    return replace(dial, bands=bands, source=OWN_SOURCE)

@@ -1,0 +1,148 @@
+"""Air, water and gelatin of proposals, against practice and published relations."""
+
+from dataclasses import replace
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from fernbell.core.errors import OutOfRange
+from fernbell.core.families import FAMILIES, Wish, job_named, propose
+from fernbell.core.formulas import (
+    FIGURES,
+    Book,
+    Formula,
+    Line,
+    Losses,
+    characterize,
+    lines_of,
+    read_formulas,
+    settled,
+)
+from fernbell.core.heat import WETTEST, baked_activity, held
+from fernbell.starter.pantry import STOCKS
+
+PANTRY = tuple(stock.ingredient for stock in STOCKS)
+
+# Common practice, g/ml, no published source: what a level cup of each weighs.
+DENSITIES = {
+    "mousse.siphon": (0.30, 0.45),
+    "mousse.siphon-dairy": (0.30, 0.45),
+    "custard.sabayon": (0.35, 0.45),
+    "meringue.italian": (0.25, 0.35),
+    "meringue.swiss": (0.25, 0.35),
+    "meringue.french": (0.20, 0.30),
+    "cream.chantilly": (0.48, 0.52),
+    "mousse.fruit": (0.65, 0.75),
+    "mousse.anglaise": (0.70, 0.85),
+    "mousse.chocolate": (0.60, 0.80),
+    "sponge.genoise": (0.20, 0.35),
+    "sponge.roulade": (0.20, 0.35),
+    "paste.crumb": (0.90, 1.00),
+}
+
+
+@pytest.mark.parametrize(("job", "range_"), DENSITIES.items(), ids=DENSITIES)
+def test_a_foam_weighs_what_a_cup_of_it_weighs(job: str, range_: tuple[float, float]) -> None:
+    made = propose(*job_named(job), Wish({}), PANTRY).formula
+    density = read_formulas(Book(PANTRY, (made,)), ["draft"])["draft"].density_g_ml
+    assert density is not None
+    assert range_[0] <= density <= range_[1]
+
+
+@pytest.mark.parametrize("job", ["paste.short", "paste.nut", "paste.cocoa"])
+def test_a_paste_rolled_to_a_thickness_is_weighed_raw(job: str) -> None:
+    """Raw it weighs 1.15 to 1.25 g/ml (common practice): so much goes under the pin."""
+    made = propose(*job_named(job), Wish({}), PANTRY).formula
+    area_cm2, thick_cm = 500.0, 0.3
+    reading = read_formulas(Book(PANTRY, (made,)), ["draft"])["draft"]
+    assert reading.density_g_ml
+    baked = area_cm2 * thick_cm * reading.density_g_ml
+    raw = baked / (1 - made.losses.cooking_percent / 100)
+    assert 1.15 <= raw / (area_cm2 * thick_cm) <= 1.25
+
+
+def test_only_what_is_folded_loses_air() -> None:
+    foams = {"cream.chantilly", "meringue.italian", "meringue.swiss", "custard.sabayon"}
+    kept = {f"{family.key}.{job.key}": job.gas_kept for family in FAMILIES for job in family.jobs}
+    assert {kept[job] for job in foams} == {1}
+    assert kept["mousse.anglaise"] == kept["mousse.chocolate"] == 0.8
+    made = propose(*job_named("cream.chantilly"), Wish({}), PANTRY).formula
+    assert made.gas_kept == 1
+
+
+@given(st.floats(0.001, WETTEST))
+def test_what_a_crust_holds_and_its_activity_are_inverse(activity: float) -> None:
+    assert baked_activity(held(activity), 1) == pytest.approx(activity, abs=1e-6)
+
+
+def test_the_isotherm_is_that_of_guggenheim_anderson_and_de_boer() -> None:
+    """At K a = 0.5 by hand: 0.055 x 12 x 0.5 / (0.5 x (0.5 + 6)) = 0.10154."""
+    assert held(0.5 / 0.9) == pytest.approx(0.055 * 12 * 0.5 / (0.5 * 6.5))
+    with pytest.raises(OutOfRange):
+        baked_activity(40, 100)
+    with pytest.raises(OutOfRange):
+        baked_activity(1, 0)
+
+
+@pytest.mark.parametrize("job", ["paste.short", "paste.nut", "paste.cocoa", "paste.crumble"])
+def test_a_crust_is_crisp_as_baked(job: str) -> None:
+    """Common practice: crisp goods lie at an activity of 0.2 to 0.4."""
+    made = propose(*job_named(job), Wish({}), PANTRY).formula
+    lines = lines_of(settled(Book(PANTRY, (made,)), ["draft"]), "draft")
+    assert 0.1 <= FIGURES["water-activity"].value(lines.mix()) <= 0.45
+    raw = replace(made, losses=Losses())
+    wet = lines_of(Book(PANTRY, (raw,)), "draft")
+    assert FIGURES["water-activity"].value(wet.mix()) > 0.7
+
+
+@pytest.mark.parametrize(("kind", "usual"), [("sponge", 11), ("paste", 14)])
+def test_a_dough_typed_without_an_oven_is_asked_what_bakes_off(kind: str, usual: float) -> None:
+    own = Formula(
+        "f",
+        "Typed",
+        (Line("a", 200, "wheat-flour"), Line("b", 120, "butter"), Line("c", 50, "egg")),
+        kind=kind,
+        measured_density_g_ml=0.4,
+    )
+    book = Book(PANTRY, (own,))
+    said = {one.finding.code: one for one in characterize(book, "f", kind).judged}
+    mend = said["baking-unknown"].mend
+    assert mend is not None
+    assert mend.cooking_percent == usual
+    baked = Book(PANTRY, (replace(own, losses=Losses(usual)),))
+    assert "baking-unknown" not in {
+        one.finding.code for one in characterize(baked, "f", kind).judged
+    }
+
+
+LEAVES = {"leaf-bronze": 3.3, "leaf-silver": 2.5, "leaf-gelatin": 2.0, "leaf-platinum": 1.7}
+
+
+def _gelatin(key: str, grams: float) -> float:
+    own = Formula("f", "Jelly", (Line("g", grams, key), Line("w", 200, "water")))
+    return FIGURES["gelatin-whole"].value(lines_of(Book(PANTRY, (own,)), "f").mix()) / 100
+
+
+def test_leaves_stand_for_one_another_leaf_for_leaf() -> None:
+    """Leaf weights and bloom of common practice; gold of 200 bloom is the reference."""
+    gold = _gelatin("leaf-gelatin", 2 * LEAVES["leaf-gelatin"])
+    for key, grams in LEAVES.items():
+        # Each grade's leaf is made to set alike; their stated blooms scatter by a sixth.
+        assert _gelatin(key, 2 * grams) == pytest.approx(gold, rel=0.17), key
+
+
+def test_powder_goes_by_the_root_of_its_bloom() -> None:
+    """Square root of the bloom: Gelatin Handbook of the GMIA, from memory."""
+    strong, plain = _gelatin("gelatin-250", 10), _gelatin("gelatin", 10)
+    assert strong / plain == pytest.approx((250 / 200) ** 0.5, rel=1e-6)
+
+
+@pytest.mark.parametrize("leaf", LEAVES)
+def test_a_proposal_with_leaves_soaks_them_and_counts_what_they_carry(leaf: str) -> None:
+    family, job = job_named("mousse.anglaise")
+    made = propose(family, job, Wish({"set": leaf}), PANTRY)
+    bloom = next(step for step in made.steps if step.stage == "bloom")
+    assert "squeeze" in bloom.text
+    grams = {line.ingredient: line.mass_g for line in made.formula.lines}
+    assert 4.5 <= grams["water"] / grams[leaf] <= 6.5
