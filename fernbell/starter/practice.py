@@ -128,6 +128,8 @@ PRACTICE: Mapping[str, Practice] = {
         0.08, "1", "share of cocoa; below it something else sets", "ours"
     ),
     "set of water from": Practice(0.05, "1", "share of water; below it none is set", "ours"),
+    "mended takes out at most": Practice(0.4, "of the batch", "more is another dish", "ours"),
+    "mended puts in at most": Practice(0.6, "of the batch", "more is another dish", "ours"),
     "mended inside": Practice(0.01, "of the edge", "how far a reading is brought in", "ours"),
     "swap keeps within": Practice(0.03, "of itself", "a figure kept beside the dial", "ours"),
     "swap keeps the dial within": Practice(0.002, "of itself", "the dial of its job", "ours"),

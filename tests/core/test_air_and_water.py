@@ -146,3 +146,13 @@ def test_a_proposal_with_leaves_soaks_them_and_counts_what_they_carry(leaf: str)
     assert "squeeze" in bloom.text
     grams = {line.ingredient: line.mass_g for line in made.formula.lines}
     assert 4.5 <= grams["water"] / grams[leaf] <= 6.5
+
+
+@pytest.mark.parametrize(
+    ("key", "begins_c"), [("milk", -0.52), ("milk-skim", -0.53), ("white", -0.45)]
+)
+def test_milk_and_egg_white_begin_to_freeze_where_they_do(key: str, begins_c: float) -> None:
+    """Published freezing points: milk -0.52 °C, egg white -0.45 °C."""
+    own = Formula("f", "Plain", (Line("a", 100, key),))
+    freezes = FIGURES["freezes"].value(lines_of(Book(PANTRY, (own,)), "f").mix())
+    assert freezes == pytest.approx(begins_c, abs=0.03)

@@ -306,7 +306,7 @@ def test_compound_is_told_apart_from_couverture() -> None:
 
 
 def test_what_is_not_cooked_is_not_mended_by_cooking() -> None:
-    judged = read(formula(("sugar", 300), ("water", 700)), "caramel").judged
+    judged = read(formula(("sugar", 600), ("water", 400)), "caramel").judged
     mends = [found.mend for found in judged if found.mend]
     assert mends
     assert all(mend.cooking_percent is None and mend.cooked_to is None for mend in mends)

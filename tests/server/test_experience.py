@@ -5,7 +5,7 @@ from typing import Any
 import pytest
 from django.test import Client
 
-from fernbell.server.formulas.models import Batch, Formula
+from fernbell.server.formulas.models import Formula, GoodBatch
 from fernbell.server.kitchens.models import Kitchen, Member
 from tests.server.api import post, put
 from tests.server.conftest import client_of, new_member
@@ -47,10 +47,10 @@ def test_a_batch_that_dripped_well_moves_the_dial_and_is_undone_with_its_mark(
     assert again["landing"]["working"]["value"] == pytest.approx(1.1, abs=0.01)
     # Marked twice it counts once; unmarked, practice is back.
     mark(demo, row, good=True)
-    assert Batch.objects.count() == 1
+    assert GoodBatch.objects.count() == 1
     mark(demo, row, good=False)
     assert here(demo, row) == before
-    assert Batch.objects.count() == 0
+    assert GoodBatch.objects.count() == 0
 
 
 def test_it_counts_for_its_own_chocolate_and_job_and_in_its_own_kitchen_only(demo: Client) -> None:
@@ -67,11 +67,11 @@ def test_it_counts_for_its_own_chocolate_and_job_and_in_its_own_kitchen_only(dem
     for (job, pick), was in before.items():
         wish = {"job": job, **({"picks": {"with": pick}} if pick else {})}
         assert ask(demo, "/api/formulas/propose", wish)["reading"]["here"] == was
-    batch = Batch.objects.get()
+    batch = GoodBatch.objects.get()
     stranger = client_of(new_member(Kitchen.objects.create(name="Other"), "Vera", "chef"))
     path = f"/api/formulas/{batch.change.row}/revisions/1"
     assert put(stranger, path, {"good": False}).status_code == 404
-    assert Batch.objects.count() == 1
+    assert GoodBatch.objects.count() == 1
 
 
 def test_an_apprentice_marks_nothing(demo: Client) -> None:
@@ -79,13 +79,13 @@ def test_an_apprentice_marks_nothing(demo: Client) -> None:
     kitchen = Formula.objects.get(pk=row["id"]).kitchen
     reader = client_of(new_member(kitchen, "Piet", "apprentice"))
     assert mark(reader, row, good=True).status_code == 403
-    assert Batch.objects.count() == 0
+    assert GoodBatch.objects.count() == 0
 
 
 def test_what_teaches_nothing_is_marked_all_the_same(demo: Client) -> None:
     path, _ = drawn(demo, "Quince, set")
     assert put(demo, f"{path}/revisions/1", {"good": True}).status_code == 200
-    assert Batch.objects.count() == 0
+    assert GoodBatch.objects.count() == 0
 
 
 STEP = {

@@ -126,7 +126,7 @@ def character_of(
         readings[formula.key],
         lines.as_is.own,
         gauges,
-        judge_formula(lines, kind, gauges, steps),
+        judge_formula(lines, kind, gauges, steps, figures),
         declared(book, tuple(readings)),
         tuple(brings(book, line, lines.made) for line in formula.lines),
         egg_account(

@@ -30,6 +30,9 @@ DISSOLVED: Mapping[str, str] = {
 }
 """Components that dissolve, and as what each counts; polyols and syrup go by their kind."""
 
+SALTS = "salts"
+"""Salts that came with milk and egg, counted as so much salt; no component of their own."""
+
 SOLUBLE = (*DISSOLVED, "polyols", "glucose_syrup_solids")
 SOLUBLE_KINDS = ("polyol", "dextrose_equivalent")
 
@@ -58,7 +61,8 @@ def dissolved(
     Returns:
         solutes and grams, each once, shape (n,) [g].
     Source:
-        convention: acids count as citric acid, salt as two ions, alcohol as ideal.
+        convention: acids count as citric acid, salt as two ions, alcohol as ideal; the salts of
+        milk and egg as so much salt as makes them freeze where they do.
     """
     plain = ((SOLUTES[name], grams.get(part, 0.0)) for part, name in DISSOLVED.items())
     told = (
@@ -66,7 +70,8 @@ def dissolved(
         for (part, kind), own in kinds.items()
         if part in ("glucose_syrup_solids", "polyols")
     )
-    return merged((*plain, *told))
+    salts = ((SOLUTES["salt"], own) for (part, _), own in kinds.items() if part == SALTS)
+    return merged((*plain, *told, *salts))
 
 
 def cook(

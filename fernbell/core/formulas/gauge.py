@@ -64,6 +64,13 @@ class Gauge:
     headline: bool = False
 
     @property
+    def places(self) -> int:
+        """How many decimals it is shown with."""
+        if self.decimals is not None:
+            return self.decimals
+        return 2 if self.working is not None and abs(self.working.value) < 1 else 1
+
+    @property
     def decides(self) -> bool:
         """Whether it has a window, or tells what the formula will do."""
         return self.window is not None or self.section is Section.DOES

@@ -1,15 +1,16 @@
 """What there is to say about a formula: readings outside their windows, each with its remedy."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.formulas.airy import USUAL_BAKED_OFF, USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import Book, Formula
 from fernbell.core.formulas.composition import Composition
+from fernbell.core.formulas.figures import Figure
 from fernbell.core.formulas.gauge import Gauge, Verdict
 from fernbell.core.formulas.kinds import BAKED
-from fernbell.core.formulas.mending import Mend, mends
+from fernbell.core.formulas.mending import Mend, by_several, mends
 from fernbell.core.formulas.method import Step
 from fernbell.core.formulas.mix import Lines
 from fernbell.core.pantry import ChocolateKind
@@ -37,7 +38,11 @@ class Judged:
 
 
 def judge_formula(
-    lines: Lines, kind: str, gauges: Iterable[Gauge], steps: Iterable[Step] = ()
+    lines: Lines,
+    kind: str,
+    gauges: Iterable[Gauge],
+    steps: Iterable[Step] = (),
+    figures: Iterable[Figure] = (),
 ) -> tuple[Judged, ...]:
     """Everything there is to say about a formula.
 
@@ -46,6 +51,7 @@ def judge_formula(
         kind: its kind, such as 'mousse' [text].
         gauges: its readings with their windows, shape (n,) [Gauge].
         steps: its method, shape (n,) [Step].
+        figures: what else is read, such as the dial of its job, shape (m,) [Figure].
     Returns:
         findings with their remedies [Judged].
     Source:
@@ -53,7 +59,7 @@ def judge_formula(
     """
     book, formula = lines.book, lines.formula
     return (
-        *_windows(lines, gauges),
+        *_windows(lines, gauges, {figure.code: figure for figure in figures}),
         *_air(book, formula),
         *_baking(formula),
         *_cooking(formula, lines.as_is.own),
@@ -62,14 +68,16 @@ def judge_formula(
     )
 
 
-def _windows(lines: Lines, gauges: Iterable[Gauge]) -> Iterable[Judged]:
+def _windows(
+    lines: Lines, gauges: Iterable[Gauge], figures: Mapping[str, Figure]
+) -> Iterable[Judged]:
     faults: dict[object, list[_Fault]] = {}
     for gauge in gauges:
         if gauge.verdict not in (None, Verdict.WITHIN):
-            ways = mends(lines, gauge)
+            ways = mends(lines, gauge, figures.get(gauge.code))
             moved = _moved(lines.formula, gauge, ways)
             faults.setdefault(moved, []).append(_Fault(gauge, ways))
-    return (_judged(lines.formula, several) for several in faults.values())
+    return (_judged(lines, several, figures) for several in faults.values())
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,9 +97,9 @@ def _moved(formula: Formula, gauge: Gauge, ways: tuple[Mend, ...]) -> object:
     return first.line, first.mass_g > now
 
 
-def _judged(formula: Formula, faults: list[_Fault]) -> Judged:
+def _judged(lines: Lines, faults: list[_Fault], figures: Mapping[str, Figure]) -> Judged:
     """One card a fault: of several readings that one line mends, what mends them all."""
-    window = faults[0].gauge.window
+    formula, window = lines.formula, faults[0].gauge.window
     assert window
     ways = faults[0].ways
     if len(faults) > 1:
@@ -100,7 +108,8 @@ def _judged(formula: Formula, faults: list[_Fault]) -> Judged:
             (fault.ways[0] for fault in faults), key=lambda way: abs((way.mass_g or 0.0) - now)
         )
         ways = (furthest,)
-    remedy = f"{ways[0].says}." if ways else _by_several(faults[0].gauge)
+    first = faults[0].gauge
+    remedy = f"{ways[0].says}." if ways else by_several(lines, first, figures.get(first.code))
     finding = Finding(
         code=f"reading-{faults[0].gauge.code}",
         severity=Severity.CAUTION,
@@ -122,13 +131,18 @@ def _outside(gauge: Gauge) -> str:
     below = gauge.verdict is Verdict.BELOW
     edge = gauge.window.least if below else gauge.window.most
     unit = f" {gauge.working.unit}" if gauge.working.unit == "%" else ""
-    figure = figure_text(gauge.working.value)
+    figure = _as_shown(gauge, edge or 0.0)
     return f"{gauge.name}: {figure}{unit}, {'below' if below else 'above'} {edge:g}{unit}"
 
 
-def _by_several(gauge: Gauge) -> str:
-    more = "Raise" if gauge.verdict is Verdict.BELOW else "Lower"
-    return f"{more} the {gauge.name.lower()} by several lines: one alone does not bring it back."
+def _as_shown(gauge: Gauge, edge: float) -> str:
+    """The digits of the reading; more only where it would read as its edge."""
+    assert gauge.working
+    for places in range(gauge.places, gauge.places + 4):
+        said = float(f"{gauge.working.value:.{places}f}")
+        if said != edge:
+            return f"{said:g}"
+    return figure_text(gauge.working.value)
 
 
 def _air(book: Book, formula: Formula) -> Iterator[Judged]:

@@ -32,33 +32,113 @@ class Mend:
     measured_density_g_ml: float | None = None
 
 
-def mends(lines: Lines, gauge: Gauge) -> tuple[Mend, ...]:
+MOST_OUT, MOST_IN = practice("mended takes out at most"), practice("mended puts in at most")
+"""Of the batch; more is another formula, and no remedy [share]."""
+
+
+def mends(lines: Lines, gauge: Gauge, figure: Figure | None = None) -> tuple[Mend, ...]:
     """The changes that each bring a reading just inside its window.
+
+    Where practice names what moves a figure, that goes first; else the line that has to move
+    least, and cooking further or less.
 
     Args:
         lines: what is read [Lines].
         gauge: the reading outside its window [Gauge].
+        figure: what it reads, where that is no reading every formula has [Figure].
     Returns:
         the usual change first, then the other way, in steps of the scale; none where nothing
-        does it, shape (n,) [Mend].
+        does it without another dish coming out, shape (n,) [Mend].
     Source:
         root of the reading (scipy brentq); which line moves: common practice.
     """
-    figure, target = FIGURES.get(gauge.code), _target(gauge)
-    ways = figure.moves.get(gauge.verdict) if figure and gauge.verdict else None
-    if figure is None or target is None or ways is None:
+    figure, target = figure or FIGURES.get(gauge.code), _target(gauge)
+    if figure is None or target is None:
         return ()
-    formula = lines.formula
+    cooked = _cooked(lines, figure, target)
+    if figure.by_cooking and cooked is not None:
+        return (cooked,)
+    ways = figure.moves.get(gauge.verdict, ()) if gauge.verdict else ()
+    named = (_moving(lines, figure, parts, target) for parts in ways)
+    found = tuple(one for one in named if one is not None)
+    if found:
+        return found
+    other = (_least(lines, figure, target), cooked)
+    return tuple(one for one in other if one is not None)
 
-    def cooked_as(losses: Losses) -> float:
+
+def by_several(lines: Lines, gauge: Gauge, figure: Figure | None = None) -> str:
+    """What several lines together do where one alone does not, or why nothing does.
+
+    Args:
+        lines: what is read [Lines].
+        gauge: the reading outside its window [Gauge].
+        figure: what it reads, where that is no reading every formula has [Figure].
+    Returns:
+        a sentence [text].
+    Source:
+        root of the reading (scipy brentq).
+    """
+    figure, target = figure or FIGURES.get(gauge.code), _target(gauge)
+    if figure is not None and target is not None:
+        for role in dict.fromkeys(lines.roles):
+            at = [i for i, one in enumerate(lines.roles) if one is role]
+            factor = _factor(lines, figure, at, target) if len(at) > 1 else None
+            if factor is not None:
+                names = " and ".join(
+                    dict.fromkeys(lines.book.line_name(lines.formula.lines[i]) for i in at)
+                )
+                word = "more" if factor > 1 else "less"
+                return f"Take {100 * abs(factor - 1):.0f} % {word} {names} together."
+    return (
+        "No line of it brings it back without taking most of it away or putting in as much again: "
+        "begin from another formula, or let it be."
+    )
+
+
+def _factor(lines: Lines, figure: Figure, at: list[int], target: float) -> float | None:
+    """By what some lines are taken together to bring it back; None where that is too much."""
+
+    def read(factor: float) -> float:
+        masses = list(lines.as_is.masses_g)
+        for i in at:
+            masses[i] *= factor
+        return figure.value(lines.mix(masses))
+
+    factor = _root(read, 1.0, 1e-3, 4.0, target)
+    if factor is None:
+        return None
+    moved = (factor - 1) * sum(lines.as_is.masses_g[i] for i in at)
+    return factor if _is_little(lines, moved) else None
+
+
+def _is_little(lines: Lines, moved_g: float) -> bool:
+    """Whether the dish stays the dish."""
+    return -MOST_OUT * lines.raw.batch_g <= moved_g <= MOST_IN * lines.raw.batch_g
+
+
+def _least(lines: Lines, figure: Figure, target: float) -> Mend | None:
+    """The one line that has to move least."""
+    found = (
+        _line(lines, figure, line, target) for line in lines.formula.lines if not line.strained
+    )
+    now = {line.key: line.mass_g for line in lines.formula.lines}
+    return min(
+        (one for one in found if one is not None and one.line and one.mass_g is not None),
+        key=lambda one: abs((one.mass_g or 0.0) - now[one.line or ""]),
+        default=None,
+    )
+
+
+def _cooked(lines: Lines, figure: Figure, target: float) -> Mend | None:
+    formula = lines.formula
+    if formula.losses.cooking_percent <= 0:
+        return None
+
+    def read(losses: Losses) -> float:
         return figure.value(lines.cooked_as(replace(formula, losses=losses)))
 
-    if figure.by_cooking and formula.losses.cooking_percent > 0:
-        found = _by_cooking(formula.losses, cooked_as, target)
-        if found is not None:
-            return (found,)
-    moved = (_moving(lines, figure, parts, target) for parts in ways)
-    return tuple(one for one in moved if one is not None)
+    return _by_cooking(formula.losses, read, target)
 
 
 def _target(gauge: Gauge) -> float | None:
@@ -75,8 +155,11 @@ def _target(gauge: Gauge) -> float | None:
 def _moving(lines: Lines, figure: Figure, parts: tuple[str, ...], target: float) -> Mend | None:
     """The grams of the line that brings most of some components."""
     line = _bringing(lines, parts)
-    if line is None:
-        return None
+    return None if line is None else _line(lines, figure, line, target)
+
+
+def _line(lines: Lines, figure: Figure, line: Line, target: float) -> Mend | None:
+    """So many grams of a line that the reading is the target; None where that is too much."""
     at = lines.formula.lines.index(line)
 
     def weighed_as(mass_g: float) -> float:
@@ -84,7 +167,10 @@ def _moving(lines: Lines, figure: Figure, parts: tuple[str, ...], target: float)
         masses[at] = mass_g
         return figure.value(lines.mix(masses))
 
-    return _by_line(lines.book, line, weighed_as, lines.raw.batch_g, target)
+    mend = _by_line(lines.book, line, weighed_as, lines.raw.batch_g, target)
+    if mend is None or not _is_little(lines, (mend.mass_g or 0.0) - line.mass_g):
+        return None
+    return mend
 
 
 def _bringing(lines: Lines, parts: tuple[str, ...]) -> Line | None:
@@ -114,7 +200,8 @@ def _by_line(
     name, moved = book.line_name(line), abs(mass - line.mass_g)
     if not moved or mass < 0:
         return None
-    says = f"Put {moved:g} g more {name} in" if up else f"Take {moved:g} g {name} out"
+    said = f"{max(step, round(moved / step) * step):g}"
+    says = f"Put {said} g more {name} in" if up else f"Take {said} g {name} out"
     return Mend(says, line=line.key, mass_g=mass)
 
 

@@ -6,7 +6,7 @@ from contextlib import suppress
 from fernbell.core.errors import CoreError
 from fernbell.core.families import Experience, is_learned, job_for, job_named, main_chocolate
 from fernbell.core.formulas import Lines
-from fernbell.server.formulas.models import Batch
+from fernbell.server.formulas.models import GoodBatch
 from fernbell.server.kitchens.models import Member
 from fernbell.server.rows.models import Change
 from fernbell.server.rows.policy import rows
@@ -18,7 +18,7 @@ def learned(member: Member, job: str) -> Mapping[str, tuple[Experience, ...]]:
         return {}
     found: dict[str, tuple[Experience, ...]] = {}
     for key, value, name in (
-        rows(member, Batch).filter(job=job).values_list("chocolate_id", "value", "name")
+        rows(member, GoodBatch).filter(job=job).values_list("chocolate_id", "value", "name")
     ):
         found[str(key)] = (*found.get(str(key), ()), Experience(value, name))
     return found
@@ -26,14 +26,14 @@ def learned(member: Member, job: str) -> Mapping[str, tuple[Experience, ...]]:
 
 def remember(member: Member, change: Change, job: str, lines: Lines) -> None:
     """Keep where the dial stood in a revision that is marked as good; forget it with the mark."""
-    rows(member, Batch).filter(change=change).delete()
+    rows(member, GoodBatch).filter(change=change).delete()
     chocolate = main_chocolate(lines)
     if not change.good or chocolate is None or not job or not is_learned(job_named(job)[1]):
         return
     # A revision whose dial cannot be read is marked all the same, and teaches nothing.
     with suppress(CoreError):
         value = job_for(job_named(job)[1], lines).dial.figure.value(lines.mix())
-        Batch.objects.create(
+        GoodBatch.objects.create(
             kitchen_id=member.kitchen_id,
             change=change,
             name=f"{lines.formula.name}, revision {change.revision}",

@@ -73,7 +73,7 @@ class FormulaLine(models.Model):
         return f"{self.mass_g:g} g {self.ingredient or self.nested}"
 
 
-class Batch(models.Model):
+class GoodBatch(models.Model):
     """A revision that made a good batch: where the dial of its job stood with which chocolate.
 
     It moves the band of that job in this kitchen, and goes with the mark on the revision.
