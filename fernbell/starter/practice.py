@@ -118,6 +118,7 @@ PRACTICE: Mapping[str, Practice] = {
     "cream whips from": Practice(30, "% fat", "less does not whip"),
     "compound firms, dark": Practice(0.2, "g/g", "by the cream it takes for a drip"),
     "compound firms, white": Practice(0.12, "g/g", "by the cream it takes for a drip"),
+    "chocolates are alike within": Practice(6, "g in 100 g", "sugar in one and the other"),
     "egg safe": Practice(71, "°C", "USDA FSIS, egg dishes", "from memory"),
     "holds a slice from": Practice(0.7, "1", "hold number", "ours"),
     "holds its water from": Practice(0.6, "1", "hold number, frozen and thawed", "ours"),

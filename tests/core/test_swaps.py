@@ -171,3 +171,45 @@ def test_what_is_in_no_line_cannot_be_swapped() -> None:
         swap(GANACHE, "milk", BY_KEY["cream-30"], DIAL)
     with pytest.raises(UnknownKey):
         swap(GANACHE, "nobody", BY_KEY["cream-30"], DIAL)
+
+
+SUGAR = BY_KEY["sugar"]
+
+
+@pytest.mark.parametrize("new", ["cocoa-mass", "dark-80"])
+@pytest.mark.parametrize("slug", ["dark-ganache"])
+def test_a_less_sweet_chocolate_brings_its_sugar_back(slug: str, new: str) -> None:
+    """Unsweetened for sweet: the formula is rebalanced, not just exchanged; common practice."""
+    lines = demo(slug)
+    sweet = FIGURES["sweetness"]
+    found = swap(lines, "dark-66", BY_KEY[new], DIAL, "ganache", sugar=SUGAR)
+    before, straight = sweet.value(lines.mix()), read("sweetness", found, found.straight)
+    after = read("sweetness", found, found.rebalanced)
+    assert straight < 0.75 * before
+    assert after == pytest.approx(before, rel=0.06)
+    assert read("set-number", found, found.rebalanced) == pytest.approx(
+        SET.value(lines.mix()), rel=0.02
+    )
+    back = [line for line in found.rebalanced.lines if line.ingredient == "sugar"]
+    assert [line.mass_g for line in found.straight.lines if line.ingredient == "sugar"] == [0]
+    # By hand: what sugar the couverture held, less what the other holds, on its grams.
+    chocolate = next(one.mass_g for one in lines.formula.lines if one.ingredient == "dark-66")
+    held = (BY_KEY["dark-66"].make_up.sucrose or 0) - (BY_KEY[new].make_up.sucrose or 0)
+    assert back[0].mass_g == pytest.approx(chocolate * held / 100, rel=0.35)
+    assert {one.name: one.kept for one in found.kept}["Sweetness"]
+    assert "rebalance" in " ".join(note.says for note in found.notes)
+
+
+def test_no_sugar_is_added_where_a_line_can_bring_it_or_none_went() -> None:
+    alike = swap(GANACHE, "dark-66", BY_KEY["dark-64"], DIAL, "ganache", sugar=SUGAR)
+    assert len(alike.rebalanced.lines) == len(GANACHE.formula.lines)
+    assert "rebalance" not in " ".join(note.says for note in alike.notes)
+    cream = swap(GANACHE, "cream-35", BY_KEY["cream-30"], DIAL, "ganache", sugar=SUGAR)
+    assert len(cream.rebalanced.lines) == len(GANACHE.formula.lines)
+
+
+@pytest.mark.parametrize(
+    ("old", "new"), [("dark-66", "milk-38"), ("dark-66", "white-32"), ("dark-66", "dark-75")]
+)
+def test_what_sugar_moves_by_a_swap_is_warned_of(old: str, new: str) -> None:
+    assert "sugar in 100 g" in notes_of(old, new)

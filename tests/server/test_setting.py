@@ -194,7 +194,7 @@ def test_a_swap_is_weighed_up_side_by_side(demo: Client) -> None:
     assert not gauge["straight_fits"]
     assert gauge["rebalanced_fits"]
     # Milk and soy are in it already, so nothing is said of allergens.
-    assert {note["about"] for note in found["notes"]} == {"temperatures", "waits"}
+    assert {note["about"] for note in found["notes"]} == {"order", "temperatures", "waits"}
     for old, new, field in (
         (white, dark, "old"),
         (dark, "0" * 8 + "-0000-4000-8000-" + "0" * 12, "new"),
@@ -285,3 +285,40 @@ def test_queries_of_setting_are_fixed(
         ask(demo, f"{path}/swap", {"entry": entry, "old": dark, "new": milk})
     with django_assert_max_num_queries(10):
         ask(demo, "/api/formulas/propose", {"job": "ganache.slice"})
+
+
+def test_a_sweet_chocolate_swapped_for_unsweetened_brings_its_sugar_as_a_line(demo: Client) -> None:
+    path, entry = drawn(demo, "Dark ganache")
+    dark, mass, sugar = (
+        one(demo, "ingredients", name)["id"]
+        for name in ("Couverture, dark 66 %", "Cocoa mass", "Sugar")
+    )
+    found = ask(demo, f"{path}/swap", {"entry": entry, "old": dark, "new": mass})
+    new = [line for line in found["lines"] if line["added"]]
+    assert [(line["added"], line["before"], line["straight_g"]) for line in new] == [(sugar, "", 0)]
+    assert new[0]["rebalanced_g"] > 20
+    assert {line["name"]: line["kept"] for line in found["kept"]}["Sweetness"]
+
+
+def test_a_swap_in_a_whole_dessert_takes_the_sugar_in(demo: Client) -> None:
+    items = demo.get("/api/desserts").json()["items"]
+    dark, mass, sugar = (
+        one(demo, "ingredients", name)["id"]
+        for name in ("Couverture, dark 66 %", "Cocoa mass", "Sugar")
+    )
+    pair = {"old": dark, "new": mass}
+    for item in items:
+        path = f"/api/desserts/{item['id']}"
+        weighed = ask(demo, f"{path}/swap", pair)
+        adds = [one for one in weighed if any(line["added"] for line in one["swap"]["lines"])]
+        if not adds:
+            continue
+        revisions = {one["formula"]: one["revision"] for one in weighed}
+        taken = post(
+            demo, f"{path}/swap/take", {**pair, "way": "rebalanced", "revisions": revisions}
+        )
+        assert taken.status_code == 200, taken.content
+        lines = demo.get(f"/api/formulas/{adds[0]['formula']}").json()["lines"]
+        assert sugar in {line["ingredient"] for line in lines}
+        return
+    pytest.fail("no dessert of the demo kitchen holds dark couverture without sugar beside it")

@@ -4,11 +4,38 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from fernbell.core.families.folding import FOLDS_AT
-from fernbell.core.pantry import FATS, PALE, ChocolateKind, Ingredient, LineRole, is_leaf, role_of
+from fernbell.core.pantry import (
+    FATS,
+    PALE,
+    SUGARS,
+    ChocolateKind,
+    Ingredient,
+    LineRole,
+    is_leaf,
+    role_of,
+)
 from fernbell.starter.practice import practice
 
 WHIPS_FROM = practice("cream whips from")
 """Fat a cream needs to whip [%]; common practice."""
+
+
+SUGAR_APART = practice("chocolates are alike within")
+"""Sugar by which two chocolates are no more alike [g in 100 g]; common practice."""
+
+
+def sugars_of(ingredient: Ingredient) -> float:
+    """What is sugar in an ingredient.
+
+    Args:
+        ingredient: with its make-up [Ingredient].
+    Returns:
+        sugars in 100 g; 0 where nobody knows [g].
+    Source:
+        the make-up is the pantry's.
+    """
+    known = ingredient.make_up.known if ingredient.make_up else {}
+    return sum(known.get(part, 0.0) for part in SUGARS)
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,6 +119,14 @@ def _chocolates(was: Ingredient, new: Ingredient, kind: str) -> Iterator[Note]:
     before, after = was.chocolate, new.chocolate
     if before is None or after is None:
         return
+    less = sugars_of(was) - sugars_of(new)
+    if abs(less) >= SUGAR_APART:
+        word = "less" if less > 0 else "more"
+        yield Note(
+            "order",
+            f"It brings {abs(less):.0f} g {word} sugar in 100 g, and sets otherwise: rebalance it; "
+            "swapped straight it is another formula.",
+        )
     if after.kind is ChocolateKind.COMPOUND and before.kind is not ChocolateKind.COMPOUND:
         yield Note("tempering", "Compound is not tempered: melt to 40-45 °C, work at 35-40 °C.")
         yield Note("order", "Never in one pot with couverture: together they stay soft and bloom.")

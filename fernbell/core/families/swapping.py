@@ -5,10 +5,10 @@ from dataclasses import dataclass, replace
 
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.families.family import Dial
-from fernbell.core.families.swap_notes import Note, swap_notes
+from fernbell.core.families.swap_notes import SUGAR_APART, Note, sugars_of, swap_notes
 from fernbell.core.fitting import Demand, Finished, Locked, Reads, Unsettled, fit
-from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Lines
-from fernbell.core.pantry import Ingredient, LineRole, role_of
+from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line, Lines
+from fernbell.core.pantry import SWEETS, Ingredient, LineRole, role_of
 from fernbell.starter.practice import practice
 
 AS_BEFORE = practice("swap keeps the dial within")
@@ -82,6 +82,7 @@ def swap(
     dial: Dial | None = None,
     kind: str = "",
     locked: tuple[str, ...] = (),
+    sugar: Ingredient | None = None,
 ) -> Swap:
     """Exchange an ingredient in all its lines.
 
@@ -96,6 +97,8 @@ def swap(
         dial: what the formula is set by, if that is said [Dial].
         kind: its kind, such as 'mousse' [text].
         locked: keys of lines that stay as they are, shape (n,) [keys].
+        sugar: what brings back the sugar that goes with a sweeter chocolate, where no line of the
+            formula can; it comes as a line of its own, at 0 g in the straight one [Ingredient].
     Returns:
         both formulas, what is kept, what the method changes [Swap].
     Raises:
@@ -110,13 +113,21 @@ def swap(
     others = tuple(
         ingredient for ingredient in lines.book.ingredients if ingredient.key not in (old, new.key)
     )
+    brought = _brought_back(lines, was, new) if sugar is not None else 0.0
     book = Book((*others, was, new), lines.book.formulas)
     exchanged = tuple(
         replace(line, ingredient=new.key) if line.ingredient == old else line
         for line in formula.lines
     )
-    straight = replace(formula, lines=exchanged)
-    after = replace(lines, book=book, formula=straight)
+    begun = straight = replace(formula, lines=exchanged)
+    if sugar is not None and brought > 0:
+        known = {one.key for one in book.ingredients}
+        if sugar.key not in known:
+            book = Book((*book.ingredients, sugar), book.formulas)
+        more = Line(BROUGHT, 0.0, ingredient=sugar.key)
+        straight = replace(formula, lines=(*exchanged, more))
+        begun = replace(formula, lines=(*exchanged, replace(more, mass_g=brought)))
+    after = replace(lines, book=book, formula=begun)
     if role_of(was) is LineRole.GELATIN and role_of(new) is LineRole.GUM:
         wanted: tuple[Figure, ...] = ()
         rebalanced = _other_set(after, was, new)
@@ -131,6 +142,23 @@ def swap(
     beside = tuple(_held(lines.book, formula, old))
     notes = swap_notes(was, new, kind, whips=whips, others=beside)
     return Swap(book, straight, rebalanced, kept, notes)
+
+
+BROUGHT = "sugar-back"
+"""Key of the line that brings back what sugar a swap takes away."""
+
+
+def _brought_back(lines: Lines, was: Ingredient, new: Ingredient) -> float:
+    """Sugar that goes with a chocolate and no line of the formula can bring back [g]."""
+    if was.chocolate is None or was.make_up is None or new.make_up is None:
+        return 0.0
+    if role_of(new) is not LineRole.CHOCOLATE or any(
+        role is LineRole.SUGAR for role in lines.roles
+    ):
+        return 0.0
+    less = sugars_of(was) - sugars_of(new)
+    grams = sum(line.mass_g for line in lines.formula.lines if line.ingredient == was.key)
+    return grams * less / 100 if less >= SUGAR_APART else 0.0
 
 
 def _held(book: Book, formula: Formula, without: str) -> Iterator[Ingredient]:
@@ -176,14 +204,18 @@ def _rebalance(
             found = fit(after, more)
         except (Unsettled, CoreError):
             continue
-        if found.met and (set_by or _modest(best, found.formula)):
+        if found.met and (set_by or _modest(best, found.formula, after.roles)):
             asked, best = more, found.formula
     return best
 
 
-def _modest(before: Formula, after: Formula) -> bool:
-    pairs = zip(before.lines, after.lines, strict=True)
-    return all(abs(now.mass_g - was.mass_g) <= FARTHEST * was.mass_g for was, now in pairs)
+def _modest(before: Formula, after: Formula, roles: tuple[LineRole, ...]) -> bool:
+    """Whether no line moves far; sugar and syrup move as far as the balance needs."""
+    trios = zip(before.lines, after.lines, roles, strict=True)
+    return all(
+        role in SWEETS or abs(now.mass_g - was.mass_g) <= FARTHEST * was.mass_g
+        for was, now, role in trios
+    )
 
 
 def _read(figure: Figure, lines: Lines) -> float | None:

@@ -140,6 +140,11 @@ def _take(member: Member, row: Formula, data: TakeSwapIn) -> None:
         for line in found.lines
     }
     entry = snapshot(row)
+    added = [
+        {"key": line.key, "mass_g": grams[line.key], "ingredient": str(line.added)}
+        for line in found.lines
+        if line.added and grams[line.key]
+    ]
     entry["lines"] = [
         {
             **line,
@@ -149,5 +154,5 @@ def _take(member: Member, row: Formula, data: TakeSwapIn) -> None:
             else line["ingredient"],
         }
         for line in entry["lines"]
-    ]
+    ] + added
     actions.change(member, FORMULA, row.pk, data.revisions[row.pk], FormulaIn(**entry))

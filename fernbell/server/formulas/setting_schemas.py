@@ -243,11 +243,15 @@ class SwapIn(Entry):
 
 
 class SwapLine(Schema):
-    """A line before, with the other ingredient straight, and rebalanced."""
+    """A line before, with the other ingredient straight, and rebalanced.
+
+    `added` is the ingredient of a line that only the rebalanced formula has.
+    """
 
     key: str
     before: str
     after: str
+    added: UUID | None
     before_g: float
     straight_g: float
     rebalanced_g: float

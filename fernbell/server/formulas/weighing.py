@@ -3,9 +3,10 @@
 from collections.abc import Iterator
 from uuid import UUID
 
-from fernbell.core.families import SWAP_MOVED, swap
+from fernbell.core.families import STUFFS, SWAP_MOVED, choices, swap
 from fernbell.core.fitting import FIT_SOURCE, MOVED, fit
 from fernbell.core.formulas import Gauge, moved
+from fernbell.core.pantry import Ingredient
 from fernbell.core.working import Working
 from fernbell.server.formulas.drafts import drafted
 from fernbell.server.formulas.schemas import FormulaIn
@@ -77,20 +78,23 @@ def swap_ingredient(member: Member, entry: FormulaIn, old: UUID, new: UUID) -> S
     if str(old) not in {line.ingredient for line in lines.formula.lines}:
         raise Invalid.field("old", "This ingredient is in none of its lines.")
     dial = draft.dial if draft.job else None
-    found = swap(lines, str(old), as_core(comes), dial, draft.kind)
+    sugar = _sugar(member)
+    found = swap(lines, str(old), as_core(comes), dial, draft.kind, sugar=sugar)
     states = [draft, *(draft.as_formula(one, found.book) for one in found.both)]
-    trios = zip(lines.formula.lines, found.straight.lines, found.rebalanced.lines, strict=True)
+    before = {line.key: line for line in lines.formula.lines}
+    pairs = zip(found.straight.lines, found.rebalanced.lines, strict=True)
     return SwapOut(
         lines=[
             SwapLine(
-                key=was.key,
-                before=lines.book.line_name(was),
+                key=now.key,
+                before=lines.book.line_name(before[now.key]) if now.key in before else "",
                 after=found.book.line_name(now),
-                before_g=was.mass_g,
+                added=None if now.key in before else UUID(now.ingredient),
+                before_g=before[now.key].mass_g if now.key in before else 0.0,
                 straight_g=plain.mass_g,
                 rebalanced_g=now.mass_g,
             )
-            for was, plain, now in trios
+            for plain, now in pairs
         ],
         gauges=[
             SwapGauge(
@@ -111,6 +115,13 @@ def swap_ingredient(member: Member, entry: FormulaIn, old: UUID, new: UUID) -> S
         kept=list(found.kept),
         notes=list(found.notes),
     )
+
+
+def _sugar(member: Member) -> Ingredient | None:
+    """The sugar of the kitchen that brings back what a swap takes away, if it has one."""
+    shelf = rows(member, pantry.Ingredient).filter(archived_at=None, make_up__sucrose__gte=95)
+    found = choices(STUFFS["sugar"], map(as_core, shelf))
+    return found[0] if found else None
 
 
 def _deciding(*states: Gauges) -> Iterator[tuple[Gauge, list[Gauge | None]]]:

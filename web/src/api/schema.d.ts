@@ -5742,8 +5742,12 @@ export interface components {
         /**
          * SwapLine
          * @description A line before, with the other ingredient straight, and rebalanced.
+         *
+         *     `added` is the ingredient of a line that only the rebalanced formula has.
          */
         SwapLine: {
+            /** Added */
+            added: string | null;
             /** After */
             after: string;
             /** Before */

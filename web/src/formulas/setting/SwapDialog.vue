@@ -18,6 +18,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [change: Partial<FormulaEntry>]; close: [] }>()
 const own = computed(() => (props.entry.lines ?? []).filter((line) => line.ingredient))
+/** A line that only the rebalanced formula has. */
+const NEW = { overrun_percent: 0, stage: '', strained: false, note: '', formula: null }
 const first = own.value.find((line) => line.key === props.start) ?? own.value[0]
 const old = ref<string | undefined>(first?.ingredient ?? undefined)
 const comes = ref<string | undefined>(undefined)
@@ -37,7 +39,10 @@ function takeIt(which: 'straight_g' | 'rebalanced_g') {
     ...line,
     ingredient: line.ingredient === old.value ? (comes.value ?? null) : (line.ingredient ?? null),
   }))
-  emit('change', { lines })
+  const added = (data.value?.lines ?? [])
+    .filter((one) => one.added && one[which])
+    .map((one) => ({ ...NEW, key: one.key, mass_g: one[which], ingredient: one.added }))
+  emit('change', { lines: [...lines, ...added] })
 }
 </script>
 

@@ -30,7 +30,8 @@ const lower = (words: { name: string }[]) => words.map((one) => one.name.toLower
       <tbody>
         <tr v-for="one in swap.lines" :key="one.key">
           <th scope="row">
-            <template v-if="one.before !== one.after"
+            <strong v-if="one.added">{{ one.after }}, added</strong>
+            <template v-else-if="one.before !== one.after"
               ><s>{{ one.before }}</s> <strong>{{ one.after }}</strong></template
             ><template v-else>{{ one.before }}</template>
           </th>

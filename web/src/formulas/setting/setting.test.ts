@@ -257,6 +257,7 @@ describe('a swap side by side', () => {
         key: 'a',
         before: 'Dark',
         after: 'Milk',
+        added: null,
         before_g: 248,
         straight_g: 248,
         rebalanced_g: 314,
