@@ -7,6 +7,7 @@ from fernbell.server.desserts.api import stack_router as stacks
 from fernbell.server.desserts.swapping import router as dessert_swaps
 from fernbell.server.first_visit import router as first_visit
 from fernbell.server.formulas.api import router as formulas
+from fernbell.server.formulas.beside import router as formulas_beside
 from fernbell.server.formulas.revisions import router as revisions
 from fernbell.server.formulas.setting_api import router as setting
 from fernbell.server.kitchens.api import member_router, session_router
@@ -39,6 +40,7 @@ api.add_router("/members", member_router)
 api.add_router("/vocabulary", vocabulary)
 api.add_router("/ingredients", pantry)
 api.add_router("/names", names)
+api.add_router("/formulas", formulas_beside)
 api.add_router("/formulas", formulas)
 api.add_router("/formulas", revisions)
 api.add_router("/formulas", setting)

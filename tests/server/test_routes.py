@@ -52,6 +52,8 @@ QUERIES = {
     "count_drips": "?diameter_mm=180&length_mm=40",
     "compare_revisions": "?before=1&after=1",
     "find_names": "?shelf=lines&q=cream",
+    "formulas_beside": "?formula={formula}&formula={formula}",
+    "taste_dessert_with": "?of={formula}&formula={formula}",
 }
 
 
@@ -142,7 +144,7 @@ def call_url(path: str, operation: str, shelves: Shelves, member: int) -> str:
     there = shelves.row(kind)["id"] if kind else ""
     url = path.replace("{row_id}", there).replace("{member_id}", str(member))
     url = url.replace("{revision}", "1")
-    return url + QUERIES.get(operation, "")
+    return url + QUERIES.get(operation, "").replace("{formula}", shelves.formula["id"])
 
 
 IDS = [f"{method} {path}" for method, path, _ in OPERATIONS]

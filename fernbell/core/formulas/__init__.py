@@ -77,6 +77,7 @@ from fernbell.core.formulas.sheets import (
     sheet_working,
     sheets,
 )
+from fernbell.core.formulas.side_by_side import SideBySide, side_by_side
 from fernbell.core.formulas.windows import windows_of
 
 __all__ = [
@@ -126,6 +127,7 @@ __all__ = [
     "Section",
     "Sheet",
     "SheetLine",
+    "SideBySide",
     "Sign",
     "Step",
     "Until",
@@ -167,6 +169,7 @@ __all__ = [
     "settled",
     "sheet_working",
     "sheets",
+    "side_by_side",
     "step_figures",
     "usual_rule",
     "volume_working",

@@ -12,6 +12,7 @@ from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.core.desserts.kinds import KINDS, picture
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.begin import begin
+from fernbell.server.desserts.bites import sweetness_with
 from fernbell.server.desserts.rows import (
     DESSERT,
     STACK,
@@ -24,6 +25,7 @@ from fernbell.server.desserts.rows import (
 from fernbell.server.desserts.schemas import (
     BeginIn,
     BegunOut,
+    BiteWith,
     DessertBrief,
     DessertIn,
     DessertKindsOut,
@@ -49,6 +51,8 @@ from fernbell.server.rows.shelf import find
 Count = Annotated[int | None, Query(ge=1, le=5000)]
 SizeKey = Annotated[str, Query(max_length=60)]
 
+
+MOST_BITES = 6
 
 router = routes_of(DESSERT, DessertBrief, DessertOut)
 stack_router = routes_of(STACK, StackOut, StackOut)
@@ -153,6 +157,20 @@ def sheets(request: MemberRequest, row_id: UUID, count: Count = None) -> Any:
     sizes = _saved(request, row_id, count)
     order = assemble.solved(request.auth, sizes)
     return with_methods(request.auth, order.sheets, drawn_in(size.dessert for size in sizes))
+
+
+@router.get("/{uuid:row_id}/bites", response=list[BiteWith], operation_id="taste_dessert_with")
+def bites(
+    request: MemberRequest, row_id: UUID, of: UUID, formula: Annotated[list[UUID], Query()]
+) -> Any:
+    """How sweet a whole bite is with each of some formulas in the place of one of its own."""
+    require(request.auth, Act.READ)
+    if len(formula) > MOST_BITES:
+        raise Invalid.field("formula", f"Taste at most {MOST_BITES} beside each other.")
+    return [
+        BiteWith(formula=key, sweetness=sweetness_with(request.auth, row_id, of, key))
+        for key in formula
+    ]
 
 
 @router.get("/{uuid:row_id}/bite", response=Bite | None, operation_id="taste_dessert")

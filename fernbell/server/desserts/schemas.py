@@ -158,6 +158,13 @@ class BeginIn(Entry):
     count: HowMany = 1
 
 
+class BiteWith(Schema):
+    """How sweet a whole bite is with another formula in it; nothing where that cannot be told."""
+
+    formula: UUID
+    sweetness: Working | None
+
+
 class BegunOut(Schema):
     """The dessert that was begun, and what kinds of formula the kitchen has none of."""
 

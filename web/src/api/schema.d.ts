@@ -197,6 +197,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/{row_id}/bites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Bites
+         * @description How sweet a whole bite is with each of some formulas in the place of one of its own.
+         */
+        get: operations["taste_dessert_with"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/{row_id}/copy": {
         parameters: {
             query?: never;
@@ -360,6 +380,26 @@ export interface paths {
         put?: never;
         /** Create Row */
         post: operations["create_formula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Beside
+         * @description Two to six formulas beside each other: lines on 100 g, readings, cost, keeping.
+         */
+        get: operations["formulas_beside"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1673,6 +1713,25 @@ export interface components {
             lacking: string[];
         };
         /**
+         * BesideIn
+         * @description The formulas, in the order in which they are to stand.
+         */
+        BesideIn: {
+            /** Formula */
+            formula: string[];
+        };
+        /**
+         * BesideOut
+         * @description Formulas side by side.
+         */
+        BesideOut: {
+            /** Formulas */
+            formulas: string[];
+            /** Known */
+            known: components["schemas"]["KnownBeside"][];
+            table: components["schemas"]["SideBySide"];
+        };
+        /**
          * Bite
          * @description The bite part by part, and as a whole; `says` is what the whole is like.
          */
@@ -1704,6 +1763,18 @@ export interface components {
             tastes: {
                 [key: string]: components["schemas"]["Working"] | null;
             };
+        };
+        /**
+         * BiteWith
+         * @description How sweet a whole bite is with another formula in it; nothing where that cannot be told.
+         */
+        BiteWith: {
+            /**
+             * Formula
+             * Format: uuid
+             */
+            formula: string;
+            sweetness: components["schemas"]["Working"] | null;
         };
         /**
          * Brings
@@ -3503,6 +3574,16 @@ export interface components {
             role: components["schemas"]["Role"];
         };
         /**
+         * KnownBeside
+         * @description What else is known of each, in words: how it keeps, how warm it may stand; '' for nothing.
+         */
+        KnownBeside: {
+            /** Name */
+            name: string;
+            /** Says */
+            says: string[];
+        };
+        /**
          * LackingOut
          * @description An ingredient of which something is not known yet.
          */
@@ -3629,6 +3710,16 @@ export interface components {
          * @enum {string}
          */
         LegKind: "then" | "falling to" | "off, door shut";
+        /**
+         * LineBeside
+         * @description What one thing weighs in 100 g of each formula; None where it is not in it.
+         */
+        LineBeside: {
+            /** Name */
+            name: string;
+            /** Shares */
+            shares: (components["schemas"]["Working"] | null)[];
+        };
         /**
          * LineChoice
          * @description One thing a line may be: its grams, or what is missing to weigh it.
@@ -4749,6 +4840,23 @@ export interface components {
             value: number;
         };
         /**
+         * ReadingBeside
+         * @description One reading of each formula, and where it lies in the window of its kind.
+         */
+        ReadingBeside: {
+            /** Code */
+            code: string;
+            /** Decimals */
+            decimals: number | null;
+            /** Name */
+            name: string;
+            section: components["schemas"]["Section"];
+            /** Verdicts */
+            verdicts: (components["schemas"]["Verdict"] | null)[];
+            /** Workings */
+            workings: (components["schemas"]["Working"] | null)[];
+        };
+        /**
          * ReadingOut
          * @description What a formula is: batch, what arrives, percents, density, readings, what to say of it.
          *
@@ -5249,6 +5357,18 @@ export interface components {
             shown: string;
             /** Times */
             times: number;
+        };
+        /**
+         * SideBySide
+         * @description Formulas beside each other; every row has a place for each.
+         */
+        SideBySide: {
+            /** Lines */
+            lines: components["schemas"]["LineBeside"][];
+            /** Names */
+            names: string[];
+            /** Readings */
+            readings: components["schemas"]["ReadingBeside"][];
         };
         /**
          * SignIn
@@ -6705,6 +6825,40 @@ export interface operations {
             };
         };
     };
+    taste_dessert_with: {
+        parameters: {
+            query: {
+                of: string;
+                formula: string[];
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BiteWith"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     copy_dessert: {
         parameters: {
             query?: never;
@@ -7025,6 +7179,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    formulas_beside: {
+        parameters: {
+            query: {
+                formula: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideOut"];
                 };
             };
             /** @description A problem */

@@ -78,7 +78,8 @@ function make() {
     <template v-for="(group, i) in shown" :key="i">
       <h3 v-if="group.title" class="eyebrow group">{{ group.title }}</h3>
       <ul class="list rows">
-        <li v-for="one in group.items" :key="one.id">
+        <li v-for="one in group.items" :key="one.id" :class="{ marked: $slots.mark }">
+          <slot name="mark" :item="one" />
           <RouterLink :to="`/${room}/${one.id}`" :class="['row', { chosen: one.id === id }]">
             <slot name="item" :item="one">{{ one.name }}</slot>
           </RouterLink>
@@ -111,6 +112,13 @@ aside {
   font-family: var(--face-text);
   letter-spacing: 0;
   margin: 6px 8px -6px;
+}
+
+li.marked {
+  align-items: center;
+  display: grid;
+  gap: 4px;
+  grid-template-columns: auto minmax(0, 1fr);
 }
 
 .row {

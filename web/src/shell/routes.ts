@@ -15,8 +15,9 @@ const ROOM_FILES = [
   () => import('../formulas/FormulasRoom.vue'),
   () => import('../pantry/PantryRoom.vue'),
   () => import('../molds/MoldsRoom.vue'),
+  () => import('../formulas/BesideRoom.vue'),
 ] as const
-const [desserts, sheets, formulas, pantry, molds] = ROOM_FILES
+const [desserts, sheets, formulas, pantry, molds, beside] = ROOM_FILES
 
 /** Every room is fetched while there is time, so that none is missing when the line breaks. */
 export const fetchRooms = () => Promise.allSettled(ROOM_FILES.map((load) => load()))
@@ -37,6 +38,15 @@ export const router = createRouter({
       path: '/desserts/:id/sheets',
       component: sheets,
       props: (route) => ({ id: route.params.id, count: Number(route.query.count) || undefined }),
+    },
+    {
+      path: '/formulas/beside',
+      component: beside,
+      props: (route) => ({
+        asked: String(route.query.f ?? '')
+          .split(',')
+          .filter(Boolean),
+      }),
     },
     {
       path: '/formulas/:id?',
