@@ -232,6 +232,9 @@ def _by_cooking(losses: Losses, read: Callable[[Losses], float], target: float) 
     return Mend(f"Cook to {value:g} {unit}", cooked_to=CookedTo(sign.until, value))
 
 
+_NEARER = (1.0, 0.6, 0.35, 0.2, 0.1, 0.05)
+
+
 def _root(
     read: Callable[[float], float], now: float, low: float, high: float, target: float
 ) -> float | None:
@@ -241,9 +244,13 @@ def _root(
         return read(x) - target
 
     for end in (high, low):
-        try:
-            if off(now) * off(end) < 0:
-                return float(brentq(off, now, end, rtol=1e-6))
-        except CoreError:
-            continue
+        for share in _NEARER:
+            there = now + share * (end - now)
+            try:
+                if off(now) * off(there) < 0:
+                    return float(brentq(off, now, there, rtol=1e-6))
+            except CoreError:
+                # So far nothing can be read, such as more cooked off than there is water.
+                continue
+            break
     return None

@@ -43,8 +43,8 @@ const readings = computed(() =>
   })).filter((one) => one.rows.length),
 )
 
-const dessert = ref('')
-const row = useRow('desserts', () => dessert.value || undefined)
+const dessert = ref<string>()
+const row = useRow('desserts', () => dessert.value)
 /** The formulas of the dessert, one of which gives its place. */
 const places = computed(() =>
   (row.data.value?.made_of ?? []).map(({ id, name }) => ({ value: id, label: name })),
@@ -56,7 +56,7 @@ watch(places, (now) => {
 })
 const bites = useBites(
   () => shown.value,
-  () => dessert.value,
+  () => dessert.value ?? '',
   () => of.value,
 )
 const print = () => window.print()
@@ -165,7 +165,7 @@ const print = () => window.print()
             <td :colspan="columns.length + 1">
               <span class="picks">
                 <label>
-                  <span class="unseen">In which dessert</span>
+                  <span class="eyebrow">A bite of</span>
                   <RowChoice
                     v-model:value="dessert"
                     shelf="desserts"
@@ -173,7 +173,7 @@ const print = () => window.print()
                   />
                 </label>
                 <label v-if="places.length">
-                  <span class="unseen">In the place of</span>
+                  <span class="eyebrow">with each in the place of</span>
                   <ChoiceField v-model:value="of" :options="places" />
                 </label>
               </span>
@@ -233,11 +233,12 @@ h1 {
 }
 
 label {
-  display: block;
+  display: grid;
   width: 220px;
 }
 
 .scroll {
+  flex: none;
   overflow-x: auto;
 }
 

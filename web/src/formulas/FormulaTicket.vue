@@ -190,6 +190,7 @@ const cost = computed(() => {
   display: grid;
   align-content: start;
   gap: 10px;
+  grid-template-columns: minmax(0, 1fr);
 }
 
 dl {

@@ -82,6 +82,16 @@ const FIGURES = [
       {{ waits }} <span v-if="step.wait.placed">once in place</span>
     </p>
     <div v-if="open && !disabled" class="fields">
+      <TextField
+        v-for="{ field, label } in WORDS.slice(0, 3)"
+        :key="field"
+        v-model="typed[field]"
+        :label="label"
+        :class="{ wide: field !== 'stage' && field !== 'tool' }"
+        :error="errorAt(`method.${place}.${field}`)"
+        @focusout="say(field)"
+        @keydown.enter="say(field)"
+      />
       <NumberField
         v-for="{ field, label, unit, none } in FIGURES"
         :key="field"
@@ -101,7 +111,7 @@ const FIGURES = [
         @change="(then) => set({ then })"
       />
       <TextField
-        v-for="{ field, label } in WORDS"
+        v-for="{ field, label } in WORDS.slice(3)"
         :key="field"
         v-model="typed[field]"
         :label="label"

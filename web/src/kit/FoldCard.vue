@@ -24,6 +24,8 @@ function toggle() {
 
 <style scoped>
 .fold {
+  /* What is said beside the title is cut off, not the card made wider. */
+  min-width: 0;
   border-top: 1px solid var(--rule);
 }
 

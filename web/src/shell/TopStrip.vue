@@ -3,7 +3,7 @@ import Dropdown from 'ant-design-vue/es/dropdown'
 import Menu, { MenuDivider, MenuItem } from 'ant-design-vue/es/menu'
 import { computed, defineAsyncComponent, ref } from 'vue'
 
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 
 import { useCommands } from './commands'
 import { ROOMS } from './routes'
@@ -13,6 +13,9 @@ const SettingsDialog = defineAsyncComponent(() => import('./SettingsDialog.vue')
 const MembersDialog = defineAsyncComponent(() => import('./MembersDialog.vue'))
 
 const router = useRouter()
+const route = useRoute()
+/** Sheets belong to the desserts, formulas side by side to the formulas. */
+const isIn = (room: string) => route.path === room || route.path.startsWith(`${room}/`)
 const emit = defineEmits<{ ask: []; keys: [] }>()
 const { person, isChef, mayWrite, signOut, enterKitchen } = useSession()
 const membersOpen = ref(false)
@@ -36,7 +39,12 @@ const others = computed(() =>
       <span class="wide-only">Fern Bell</span>
     </RouterLink>
     <nav aria-label="Rooms">
-      <RouterLink v-for="room in ROOMS" :key="room.to" :to="room.to" class="room-link">
+      <RouterLink
+        v-for="room in ROOMS"
+        :key="room.to"
+        :to="room.to"
+        :class="['room-link', { here: isIn(room.to) }]"
+      >
         {{ room.name }}
       </RouterLink>
     </nav>
@@ -115,13 +123,13 @@ nav {
   color: var(--paper);
 }
 
-.room-link.router-link-active {
+.room-link.here {
   color: var(--paper);
   font-weight: 700;
 }
 
 /* A bell's mouth under the room one is in. */
-.room-link.router-link-active::after {
+.room-link.here::after {
   background: var(--porcelain);
   border-radius: 12px 12px 0 0;
   bottom: 0;

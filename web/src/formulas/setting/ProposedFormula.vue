@@ -49,9 +49,14 @@ function make() {
       <p v-for="one in proposal.reading.judged" :key="one.finding.code" class="finding">
         {{ one.finding.message }} {{ one.finding.remedy }}
       </p>
-      <p class="quiet">
-        {{ proposal.entry.method?.length }} steps come with it; all of it can be changed afterwards.
-      </p>
+      <ol class="steps" aria-label="Steps">
+        <li v-for="(step, i) in proposal.entry.method" :key="i">
+          <strong>{{ step.stage }}</strong> {{ proposal.reading.method[i] }}
+          <span class="facts">{{ proposal.reading.told[i] }}</span>
+        </li>
+      </ol>
+      <p v-for="note in proposal.reading.here?.notes" :key="note" class="quiet">{{ note }}</p>
+      <p class="quiet">All of it can be changed afterwards.</p>
       <div class="ends">
         <TextField v-model="name" label="Name" :hint="`else ‘${proposal.entry.name}’`" />
         <button type="button" class="deed main write" @click="make">Write it down</button>
@@ -63,6 +68,19 @@ function make() {
 </template>
 
 <style scoped>
+.steps {
+  border-top: 1px solid var(--rule);
+  display: grid;
+  font-size: 14px;
+  gap: 3px;
+  margin: 0;
+  padding: 6px 0 0 18px;
+}
+
+.facts {
+  color: var(--frost-text);
+}
+
 .proposal {
   align-content: start;
   display: grid;
