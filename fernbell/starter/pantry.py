@@ -1,7 +1,8 @@
 """The starter pantry, read from pantry.csv: generic ingredients, no brands.
 
-Densities, make-ups in g of 100 g, keeping and temper figures are from memory, rounded as a
-kitchen would; carbohydrates nobody told apart are by difference. Prices are invented, in euro.
+Make-ups in g of 100 g are by an open table where it has a row (see sourcing.py), else, like
+densities, keeping and temper figures, from memory, rounded as a kitchen would; carbohydrates
+nobody told apart are by difference. Prices are invented, in euro.
 What a pack, an analysis or a weighed cup says replaces any of them. Of the columns, `kind` is
 the DE of syrup solids, the polyol, the bloom, or the kind of pectin, whichever there is.
 names.csv holds what else each is called, usual.csv what a bare word such as 'butter' means.
@@ -15,7 +16,6 @@ from typing import Any
 
 from fernbell.core.pantry import (
     TOLD_BY,
-    USUAL_TEMPER,
     Chocolate,
     ChocolateKind,
     EggPart,
@@ -29,6 +29,7 @@ from fernbell.core.pantry import (
     Store,
     completed,
     price_per_kg,
+    temper_of,
 )
 
 PRICED_ON = date(2026, 1, 1)
@@ -72,7 +73,8 @@ def _chocolate(row: Row) -> Chocolate | None:
     if not row["chocolate"]:
         return None
     kind = ChocolateKind(row["chocolate"])
-    return Chocolate(kind, float(row["cocoa_percent"]), USUAL_TEMPER.get(kind))
+    cocoa = float(row["cocoa_percent"])
+    return Chocolate(kind, cocoa, temper_of(kind, cocoa))
 
 
 def _stock(row: Row, other_names: tuple[str, ...]) -> Stock:

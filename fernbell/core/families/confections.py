@@ -63,7 +63,7 @@ CONFECTIONS = Family(
             losses=losses(6, 6),
             gas_kept=1,
             windows={
-                "sugars": window(45, 80, "Below it does not keep, above it grains."),
+                "sugars": window(40, 80, "Below it does not keep, above it grains."),
                 "gelatin-water": window(8, 30, "Below it weeps, above it is rubber."),
             },
             kind="meringue",

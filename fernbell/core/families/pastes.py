@@ -57,7 +57,7 @@ _FAT = {"fat": window(14, 40, "Below it is tough, above it cannot be rolled.")}
 _CRISP = {
     **_FAT,
     "sugars": window(8, 30, "Below it is bread, above it burns and sticks."),
-    "water-activity": window(0.1, 0.45, "Above it is not crisp: it is not baked through."),
+    "water-activity": window(0.03, 0.45, "Above it is not crisp: it is not baked through."),
 }
 # Raw paste weighs about 1.2 g/ml and keeps its thickness: baked, what is baked off is missing.
 _ROLLED = 1.03
@@ -277,7 +277,7 @@ PASTES = Family(
                 step("mix", "Melted butter in; press 4-5 mm, cold.", 30, wait=chill(20)),
                 step("bake", "Until gold; it firms as it cools.", 170, (10, 14), tool="oven"),
             ),
-            losses=losses(4, 3),
+            losses=losses(2.5, 3),
             windows={"fat": window(30, 70, "Below it crumbles, above it is greasy.")},
             kind="crumble",
             measured_density_g_ml=0.95,
@@ -313,7 +313,7 @@ PASTES = Family(
             losses=losses(29, 4),
             windows={
                 "fat": window(30, 50, "Below it is bread, above it runs out."),
-                "water-activity": window(0.1, 0.45, "Above it is not crisp."),
+                "water-activity": window(0.03, 0.45, "Above it is not crisp."),
             },
             measured_density_g_ml=0.9,
             base="flour",

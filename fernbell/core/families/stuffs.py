@@ -9,8 +9,8 @@ from fernbell.core.pantry import COMPONENTS, LIQUIDS, ChocolateKind, Ingredient,
 from fernbell.starter.practice import practice
 
 _WHIPS_FROM = practice("cream whips from")
-_EATEN = Admits((LineRole.CHOCOLATE,), most={"cocoa_solids": 42})
-"""Chocolate that is eaten: cocoa mass and nibs bring no sugar and stand for none."""
+_EATEN = Admits((LineRole.CHOCOLATE,), most={"cocoa_solids": 42}, chocolates=tuple(ChocolateKind))
+"""Chocolate of a kind that is eaten: cocoa mass brings no sugar, gianduja other fat."""
 _SOUR = 0.4
 """Acids from which milk curdles with egg or starch at the boil [g in 100 g]; common practice."""
 
@@ -100,7 +100,7 @@ STUFFS: Mapping[str, Stuff] = {
     "invert": Stuff(
         "invert sugar", (_R.SYRUP,), {"glucose": 38, "fructose": 38, "water": 22}, ("invert",)
     ),
-    "water": Stuff("water", (_R.WATER,), {"water": 100}),
+    "water": Stuff("water", (_R.WATER,), {"water": 100}, ("water",)),
     "salt": Stuff("salt", (_R.SALT,), {"salt": 100}, ("flakes",)),
     "gelatin": Stuff("gelatin", (_R.GELATIN,), {"gelatin": 87}, ("powder",)),
     "pectin-nh": Stuff("pectin NH", (_R.GUM,), {"pectin": 60}, ("pectin nh",), named=True),

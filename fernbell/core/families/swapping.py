@@ -110,42 +110,48 @@ def swap(
     formula, was = lines.formula, lines.book.ingredient(old)
     if all(line.ingredient != old for line in formula.lines):
         raise UnknownKey("ingredient", was.name, f"one of the lines of {formula.name}")
-    others = tuple(
-        ingredient for ingredient in lines.book.ingredients if ingredient.key not in (old, new.key)
-    )
-    brought = _brought_back(lines, was, new) if sugar is not None else 0.0
+    others = (one for one in lines.book.ingredients if one.key not in (old, new.key))
     book = Book((*others, was, new), lines.book.formulas)
     exchanged = tuple(
         replace(line, ingredient=new.key) if line.ingredient == old else line
         for line in formula.lines
     )
-    begun = straight = replace(formula, lines=exchanged)
-    if sugar is not None and brought > 0:
-        known = {one.key for one in book.ingredients}
-        if sugar.key not in known:
-            book = Book((*book.ingredients, sugar), book.formulas)
-        more = Line(BROUGHT, 0.0, ingredient=sugar.key)
-        straight = replace(formula, lines=(*exchanged, more))
-        begun = replace(formula, lines=(*exchanged, replace(more, mass_g=brought)))
+    book, straight, begun = _sugared(
+        book, replace(formula, lines=exchanged), sugar, _brought_back(lines, was, new)
+    )
     after = replace(lines, book=book, formula=begun)
     if role_of(was) is LineRole.GELATIN and role_of(new) is LineRole.GUM:
         wanted: tuple[Figure, ...] = ()
         rebalanced = _other_set(after, was, new)
     else:
-        wanted = _wanted(
-            dial, role_of(was), role_of(new), cooked=formula.losses.cooked_to is not None
-        )
+        cooked = formula.losses.cooked_to is not None
+        wanted = _wanted(dial, role_of(was), role_of(new), cooked=cooked)
         rebalanced = _rebalance(lines, after, wanted, locked, dial)
     there = replace(after, formula=rebalanced)
     kept = tuple(_kept(one, lines, there) for one in wanted if _read(one, lines) is not None)
     whips = any(line.overrun_percent for line in exchanged if line.ingredient == new.key)
-    beside = tuple(_held(lines.book, formula, old))
-    notes = swap_notes(was, new, kind, whips=whips, others=beside)
+    notes = swap_notes(was, new, kind, whips=whips, others=tuple(_held(lines.book, formula, old)))
     return Swap(book, straight, rebalanced, kept, notes)
 
 
 BROUGHT = "sugar-back"
 """Key of the line that brings back what sugar a swap takes away."""
+
+
+def _sugared(
+    book: Book, straight: Formula, sugar: Ingredient | None, brought_g: float
+) -> tuple[Book, Formula, Formula]:
+    """The book, the straight formula and the one to rebalance, with a line for the sugar."""
+    if sugar is None or not brought_g > 0:
+        return book, straight, straight
+    if sugar.key not in {one.key for one in book.ingredients}:
+        book = Book((*book.ingredients, sugar), book.formulas)
+    none, some = (Line(BROUGHT, grams, ingredient=sugar.key) for grams in (0.0, brought_g))
+    return (
+        book,
+        replace(straight, lines=(*straight.lines, none)),
+        replace(straight, lines=(*straight.lines, some)),
+    )
 
 
 def _brought_back(lines: Lines, was: Ingredient, new: Ingredient) -> float:

@@ -13,7 +13,7 @@ from fernbell.core.formulas.kinds import BAKED
 from fernbell.core.formulas.mending import Mend, by_several, mends
 from fernbell.core.formulas.method import Step
 from fernbell.core.formulas.mix import Lines
-from fernbell.core.pantry import ChocolateKind
+from fernbell.core.pantry import ChocolateKind, LineRole, role_of
 from fernbell.core.working import COMMON_PRACTICE, figure_text
 from fernbell.starter.practice import practice
 
@@ -267,6 +267,7 @@ def _raw_egg(book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]) -
         for line in formula.lines
         if line.ingredient and "eggs" in (book.ingredient(line.ingredient).allergens or ())
         if not _is_heated(line.stage, steps)
+        and role_of(book.ingredient(line.ingredient)) is not LineRole.CRUMB
     ]
     if not eggs or kind in BAKED:
         return

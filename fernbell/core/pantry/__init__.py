@@ -9,6 +9,7 @@ from fernbell.core.pantry.chocolate import (
     Chocolate,
     ChocolateKind,
     Temper,
+    temper_of,
 )
 from fernbell.core.pantry.eggs import EGG_GRADES, EggGrade, EggPart, egg_mass, other_part
 from fernbell.core.pantry.gelatin import (
@@ -138,4 +139,5 @@ __all__ = [
     "role_by",
     "role_of",
     "said_in_kitchen",
+    "temper_of",
 ]

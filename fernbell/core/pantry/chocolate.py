@@ -51,6 +51,26 @@ USUAL_TEMPER: Mapping[ChocolateKind, Temper] = {
 }
 """Middles of the usual bands; common practice. The figure on the pack wins."""
 
+DARK_TEMPERS = ((70.0, Temper(50, 28, 32)), (58.0, USUAL_TEMPER[ChocolateKind.DARK]))
+LIGHT_DARK = Temper(46, 27, 31)
+"""Dark couverture by its cocoa from there on [%]: the more of it, the warmer; common practice."""
+
+
+def temper_of(kind: ChocolateKind, cocoa_percent: float) -> Temper | None:
+    """The usual figures of a couverture.
+
+    Args:
+        kind: which chocolate [ChocolateKind].
+        cocoa_percent: cocoa in it [%].
+    Returns:
+        its three figures; None for compound [°C].
+    Source:
+        common practice; the figure on the pack wins.
+    """
+    if kind is not ChocolateKind.DARK:
+        return USUAL_TEMPER.get(kind)
+    return next((own for least, own in DARK_TEMPERS if cocoa_percent >= least), LIGHT_DARK)
+
 
 @dataclass(frozen=True, slots=True)
 class Chocolate:

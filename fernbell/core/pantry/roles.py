@@ -83,7 +83,7 @@ def role_by(in_100_g: Mapping[str, float]) -> LineRole:
         (LineRole.GELATIN, g("gelatin") >= 50),
         (LineRole.GUM, g("pectin") >= 30),
         (LineRole.SALT, g("salt") >= 60),
-        (LineRole.COCOA_BUTTER, g("cocoa_butter") >= 95),
+        (LineRole.COCOA_BUTTER, g("cocoa_butter") >= 88),
         (LineRole.COCOA, g("cocoa_solids") >= 60),
         (LineRole.CHOCOLATE, g("cocoa_butter", "cocoa_solids") >= 25),
         (LineRole.BUTTER, g("milk_fat") >= 60),
@@ -91,13 +91,13 @@ def role_by(in_100_g: Mapping[str, float]) -> LineRole:
         (LineRole.NUT, g("other_fat") >= 28 and g("protein") >= 2 and water < 25),
         (LineRole.OIL, fat >= 70),
         (LineRole.ALCOHOL, g("alcohol") >= 1.5 and water >= 40),
-        (LineRole.CRUMB, starch >= 25 and fat >= 10 and water < 15),
+        (LineRole.CRUMB, starch >= 25 and (fat >= 10 or sweet >= 10) and water < 15),
         (LineRole.CONDENSED, g("lactose") >= 7 and 10 <= water < 40),
         (LineRole.OTHER, g("lactose") >= 30 and g("protein") >= 5),
         (LineRole.CREAM, fat >= 9 and water >= 40 and g("acids") < 2),
         (LineRole.SUGAR, sweet >= 80 and water < 12),
-        (LineRole.SYRUP, sweet >= 45 and water < 60 and g("fiber") < 3),
-        (LineRole.STARCH, starch >= 75),
+        (LineRole.SYRUP, sweet >= 45 and 10 <= water < 60 and g("fiber") < 3),
+        (LineRole.STARCH, starch >= 75 and g("protein") < 3),
         (LineRole.FLOUR, starch >= 40),
         (LineRole.WATER, water >= 97),
         (LineRole.MILK, water >= 70 and g("lactose") >= 2.5),
@@ -161,7 +161,7 @@ def is_leaf(ingredient: Ingredient) -> bool:
     )
 
 
-MILK_ASH, EGG_ASH = 0.44, 0.93
+MILK_ASH, EGG_ASH = 0.44, 0.84
 """Of the ash of milk and of egg, what counts as dissolved salt [g/g]: so much that milk of 4.8 %
 lactose begins to freeze at -0.52 °C and egg white at -0.45 °C; published values, from memory."""
 
