@@ -51,16 +51,6 @@ def formulas(page: Page) -> None:
     page.get_by_label("Grams of Egg yolk").wait_for()
 
 
-def remedy(page: Page) -> None:
-    """A ganache with too much cream, and what mends it."""
-    page.get_by_role("link", name="Formulas").click()
-    page.get_by_role("complementary").get_by_role("link", name="Dark ganache").click()
-    page.get_by_label("Grams of Cream, 35 %").fill("600")
-    page.get_by_label("Grams of Cream, 35 %").press("Enter")
-    page.get_by_role("region", name="Findings").wait_for()
-    page.wait_for_timeout(600)
-
-
 def _formula(page: Page, name: str) -> None:
     page.get_by_role("link", name="Formulas").click()
     page.get_by_role("complementary").get_by_role("link", name=name).click()
@@ -74,9 +64,36 @@ def _choose(page: Page, field: str, name: str) -> None:
     page.keyboard.press("Enter")
 
 
+def _propose(page: Page, family: str, job: str, **picks: str) -> None:
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("button", name="Set one for its job").click()
+    page.get_by_role("dialog").get_by_role("button", name=family, exact=True).click()
+    page.get_by_role("dialog").get_by_role("combobox", name="for").click(force=True)
+    page.locator(".ant-select-item-option").get_by_text(job, exact=True).click()
+    for slot, name in picks.items():
+        _choose(page, slot.rstrip("_"), name)
+    page.wait_for_timeout(600)
+
+
 def ganache(page: Page) -> None:
-    """A ganache on its dial."""
-    _formula(page, "Dark ganache")
+    """A white ganache proposed for a drip."""
+    _propose(page, "Ganache", "dripping down a cake", with_="Couverture, white 32 %")
+
+
+def mirror(page: Page) -> None:
+    """A mirror proposed, with its method."""
+    _propose(page, "Glazes", "a mirror")
+
+
+def beside(page: Page) -> None:
+    """Three formulas side by side."""
+    page.get_by_role("link", name="Formulas").click()
+    page.get_by_role("button", name="Side by side …").click()
+    for name in ("Dark ganache", "Salted honey caramel", "White chocolate mousse"):
+        page.get_by_label(f"{name}, side by side").first.check()
+    page.get_by_role("link", name="Set 3 side by side").click()
+    page.get_by_role("table").wait_for()
+    page.wait_for_timeout(600)
 
 
 def fit(page: Page) -> None:
@@ -140,19 +157,6 @@ def sizes(page: Page) -> None:
     page.get_by_text("Follows the first size").wait_for()
 
 
-def pasting(page: Page) -> None:
-    """A pasted list as it was understood."""
-    formulas(page)
-    page.get_by_role("button", name="Paste a list").click()
-    dialog = page.get_by_role("dialog")
-    dialog.get_by_role("textbox").fill(
-        "Ingredient\tGrams\nCream, 35 %\t430\nMilk, whole\t1 200\n2 tbsp honey\n"
-        "3 egg yolks\nMedlar pulp: 120 g\nsalt\nTotal\t1 800"
-    )
-    dialog.get_by_role("button", name="Show what is understood").click()
-    dialog.get_by_role("table").wait_for()
-
-
 def _dessert(page: Page, name: str) -> None:
     page.get_by_role("button", name="What next").click()
     page.get_by_role("combobox", name="What next?").fill(name)
@@ -203,11 +207,11 @@ VIEWS: tuple[Callable[[Page], None], ...] = (
     domes,
     puffs,
     cups,
-    pasting,
+    beside,
     ganache,
+    mirror,
     fit,
     mousse,
-    remedy,
     sizes,
     findings,
 )

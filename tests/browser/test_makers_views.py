@@ -52,13 +52,13 @@ def test_domes_are_set_on_a_tart_and_taken_off(page: Page, demo: str) -> None:
     come_in(page, demo)
     open_dessert(page, "Beekeeper's tart")
     takes = page.get_by_role("region", name="What it takes")
-    expect(takes).to_contain_text("Finished weightone1\u202f088")
+    expect(takes).to_contain_text("Finished weightone1\u202f090")
     seek(page, "Set another one on it", "Foghorn domes")
     with_it = page.get_by_role("region", name="Other desserts with it")
     enter(page, "How many", "2", within=with_it)
     expect(takes).to_contain_text("2 on each")
-    # 1 088 g and two domes of 149.4 g.
-    expect(takes).to_contain_text("Finished weightone1\u202f387")
+    # 1 090 g and two domes of 149.4 g.
+    expect(takes).to_contain_text("Finished weightone1\u202f389")
     expect(page.get_by_role("list", name="Building, stage by stage")).to_contain_text(
         "Set on Foghorn domes"
     )
@@ -70,7 +70,7 @@ def test_domes_are_set_on_a_tart_and_taken_off(page: Page, demo: str) -> None:
     )
     enter(page, "How many", "1", within=with_it)
     with_it.get_by_role("button", name="Take out").click()
-    expect(takes).to_contain_text("Finished weightone1\u202f088")
+    expect(takes).to_contain_text("Finished weightone1\u202f090")
 
 
 def test_a_template_is_drawn_with_its_part(page: Page, demo: str) -> None:

@@ -1,6 +1,7 @@
 """Ganache: chocolate on a liquid, set by what firms for each part of what softens."""
 
 from collections.abc import Mapping
+from dataclasses import replace
 
 from fernbell.core.families.family import (
     Admits,
@@ -151,8 +152,12 @@ def _job(
     )
 
 
-# White coats only where dark would slice already: its table has another order.
-_WHITE_COATS = {"white": Setting("slices", 1.3)}
+# White coats only where dark would slice already: its table has another order, and a dial its own.
+_WHITE = replace(
+    DIAL,
+    bands=bands(0.3, "sauces", 0.6, "pours", 1.12, "coats", 1.5, "pipes", 1.65, "rolls", 2.4),
+)
+_WHITE_COATS = {"white": Setting(aim=1.3, dial=_WHITE)}
 _REWARM = "Rewarm in bursts of 20-30 s, stirring between."
 GANACHE = Family(
     "ganache",

@@ -59,8 +59,8 @@ SOLIDS = window(52, 78, "Below it runs off and freezes hard, above it drags and 
 _SYRUP = step("syrup", "Water, sugar and glucose to a full boil.", 103, caution=BURNS)
 _BLEND = step(
     "blend",
-    "Over the chocolate, condensed milk and gelatin at 80 °C; blend without air; film.",
-    70,
+    "Over the chocolate, condensed milk and gelatin; blend without air; film.",
+    (70, 80),
     tool="hand blender",
     wait=chill(600, 4320),
 )

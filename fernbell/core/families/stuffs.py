@@ -102,7 +102,7 @@ STUFFS: Mapping[str, Stuff] = {
     ),
     "water": Stuff("water", (_R.WATER,), {"water": 100}, ("water",)),
     "salt": Stuff("salt", (_R.SALT,), {"salt": 100}, ("flakes",)),
-    "gelatin": Stuff("gelatin", (_R.GELATIN,), {"gelatin": 87}, ("powder",)),
+    "gelatin": Stuff("gelatin", (_R.GELATIN,), {"gelatin": 87}, ("powder, 200 bloom",)),
     "pectin-nh": Stuff("pectin NH", (_R.GUM,), {"pectin": 60}, ("pectin nh",), named=True),
     "pectin-yellow": Stuff(
         "yellow pectin", (_R.GUM,), {"pectin": 60}, ("yellow pectin",), named=True

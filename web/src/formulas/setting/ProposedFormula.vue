@@ -35,27 +35,29 @@ function make() {
           {{ job.dial.name.toLowerCase() }}: {{ proposal.reading.landing?.band?.name }}</span
         >
       </p>
-      <table aria-label="Lines">
-        <tbody>
-          <tr v-for="line in proposal.entry.lines" :key="line.key">
-            <td class="grams">{{ figure(line.mass_g, 1) }}</td>
-            <th scope="row">
-              {{ proposal.names[line.key] }}
-              <span class="quiet">{{ proposal.why[line.key] }}</span>
-            </th>
-          </tr>
-        </tbody>
-      </table>
-      <p v-for="one in proposal.reading.judged" :key="one.finding.code" class="finding">
-        {{ one.finding.message }} {{ one.finding.remedy }}
-      </p>
-      <ol class="steps" aria-label="Steps">
-        <li v-for="(step, i) in proposal.entry.method" :key="i">
-          <strong>{{ step.stage }}</strong> {{ proposal.reading.method[i] }}
-          <span class="facts">{{ proposal.reading.told[i] }}</span>
-        </li>
-      </ol>
-      <p v-for="note in proposal.reading.here?.notes" :key="note" class="quiet">{{ note }}</p>
+      <div class="made" role="group" aria-label="Lines and steps" tabindex="0">
+        <table aria-label="Lines">
+          <tbody>
+            <tr v-for="line in proposal.entry.lines" :key="line.key">
+              <td class="grams">{{ figure(line.mass_g, 1) }}</td>
+              <th scope="row">
+                {{ proposal.names[line.key] }}
+                <span class="quiet">{{ proposal.why[line.key] }}</span>
+              </th>
+            </tr>
+          </tbody>
+        </table>
+        <p v-for="one in proposal.reading.judged" :key="one.finding.code" class="finding">
+          {{ one.finding.message }} {{ one.finding.remedy }}
+        </p>
+        <ol class="steps" aria-label="Steps">
+          <li v-for="(step, i) in proposal.entry.method" :key="i">
+            <strong>{{ step.stage }}</strong> {{ proposal.reading.method[i] }}
+            <span class="facts">{{ proposal.reading.told[i] }}</span>
+          </li>
+        </ol>
+        <p v-for="note in proposal.reading.here?.notes" :key="note" class="quiet">{{ note }}</p>
+      </div>
       <p class="quiet">All of it can be changed afterwards.</p>
       <div class="ends">
         <TextField v-model="name" label="Name" :hint="`else ‘${proposal.entry.name}’`" />
@@ -68,6 +70,13 @@ function make() {
 </template>
 
 <style scoped>
+.made {
+  display: grid;
+  gap: 8px;
+  max-height: 52vh;
+  overflow-y: auto;
+}
+
 .steps {
   border-top: 1px solid var(--rule);
   display: grid;
