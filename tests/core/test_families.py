@@ -489,6 +489,12 @@ def test_a_ganache_is_set_firmer_for_a_warmer_place_and_says_how_warm_it_may_sta
         Wish({}, holds_at_c=50)
 
 
+def test_where_nothing_is_firm_any_more_it_cannot_be_set_to_hold() -> None:
+    with pytest.raises(CoreError, match="nothing in it is firm"):
+        proposed("ganache.pipe", picks={"with": "white-32"}, holds_at_c=36)
+    assert proposed("ganache.pipe", picks={"with": "dark-66"}, holds_at_c=25)
+
+
 def test_cocoa_butter_melts_as_it_gets_warmer() -> None:
     """Solid at 20 °C, mostly melted at the mouth's 34 °C; common knowledge of the fat."""
     shares = [solid_share(t) for t in range(4, 37)]

@@ -31,6 +31,7 @@ from fernbell.core.formulas import (
     step_figures,
 )
 from fernbell.core.heat import boiling_point, sucrose_at
+from fernbell.core.measures import in_fahrenheit
 from fernbell.starter.pantry import STOCKS
 
 PANTRY = tuple(stock.ingredient for stock in STOCKS)
@@ -69,6 +70,21 @@ def test_who_reads_fahrenheit_gets_it_in_ranges_and_ovens_too() -> None:
     step = Step("x", temperature_c=30, temperature_to_c=35, then=(OvenLeg(LegKind.THEN, 180),))
     # 30 x 1.8 + 32 = 86, 35 x 1.8 + 32 = 95, 180 x 1.8 + 32 = 356.
     assert step_figures(step, fahrenheit=True) == "86–95 °F · then 356 °F"
+
+
+@pytest.mark.parametrize(
+    ("celsius", "fahrenheit"),
+    [
+        ("Fold at 35-40 °C.", "Fold at 95-104 °F."),
+        ("57 to 21 °C within 2 h, to 5 °C", "135 to 70 °F within 2 h, to 41 °F"),
+        ("Write −18 °C for a freezer, −30 to −40 °C", "Write 0 °F for a freezer, −22 to −40 °F"),
+        ("Cook to 104.5 °C", "Cook to 220 °F"),
+        ("3 parts to 1, 20-30 s, 5 K", "3 parts to 1, 20-30 s, 5 K"),
+    ],
+)
+def test_a_text_is_read_in_fahrenheit(celsius: str, fahrenheit: str) -> None:
+    """°F = °C x 1.8 + 32: 35 is 95, 40 is 104, 57 is 134.6, 21 is 69.8, -40 is -40."""
+    assert in_fahrenheit(celsius) == fahrenheit
 
 
 @pytest.mark.parametrize(

@@ -117,6 +117,23 @@ def test_a_step_keeps_its_ranges_and_is_said_in_the_persons_degrees(demo: Client
     assert sheet["told"][0].startswith("82–86 °F")
 
 
+def test_findings_and_methods_are_read_in_the_persons_degrees(demo: Client) -> None:
+    path, entry = drawn(demo, "White chocolate mousse")
+    hot = [
+        {**step, "temperature_c": 60, "text": "Cream in at 30-35 °C."}
+        if step["stage"] == "fold"
+        else step
+        for step in entry["method"]
+    ]
+    Member.objects.update(fahrenheit=True)
+    read = ask(demo, f"{path}/what-if", {**entry, "method": hot})
+    said = next(one["finding"] for one in read["judged"] if one["finding"]["code"] == "fold-hot")
+    # 60 °C is 140 °F, 35 °C is 95 °F, 30 °C is 86 °F.
+    assert "140 °F, above 95 °F" in said["message"]
+    assert "86-95 °F" in said["remedy"]
+    assert "Cream in at 86-95 °F." in read["method"]
+
+
 @pytest.mark.parametrize(
     ("wrong", "field"),
     [

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from types import MappingProxyType
 
-from fernbell.core.errors import OutOfRange, UnknownKey
+from fernbell.core.errors import Lacking, OutOfRange, UnknownKey
 from fernbell.core.families.agreeing import agreeing
 from fernbell.core.families.altitude import at_altitude
 from fernbell.core.families.dialing import turn, weighable
@@ -168,7 +168,12 @@ def _place(job: Job, wish: Wish, ready: Lines) -> float:
     """Where the dial is to stand."""
     value = job.aim if wish.dial is None else wish.dial
     if wish.holds_at_c is not None and Tool.HOLDS_AT in job.tools:
-        value /= firm_share(ready.mix(), wish.holds_at_c)
+        firm = firm_share(ready.mix(), wish.holds_at_c)
+        if not firm > 0:
+            raise Lacking(
+                HOLDS_AT.name, f"At {wish.holds_at_c:g} °C nothing in it is firm any more."
+            )
+        value /= firm
     return value
 
 

@@ -128,7 +128,6 @@ __all__ = [
     "Sheet",
     "SheetLine",
     "SideBySide",
-    "Sign",
     "Step",
     "Until",
     "Verdict",

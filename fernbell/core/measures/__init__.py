@@ -1,6 +1,7 @@
 """Units, kitchen measures and rounding to a scale."""
 
 from fernbell.core.measures.amounts import CONTAINERS, STATES, Amount, holds_amount, read_amount
+from fernbell.core.measures.degrees import in_fahrenheit
 from fernbell.core.measures.fields import read_measure
 from fernbell.core.measures.kitchen import (
     MEANS,
@@ -51,6 +52,7 @@ __all__ = [
     "folded",
     "grams",
     "holds_amount",
+    "in_fahrenheit",
     "is_length",
     "is_mass",
     "is_volume",

@@ -1,6 +1,7 @@
 """From formula rows to core and back: readings and sheets."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping
+from dataclasses import replace
 from typing import Any
 
 from fernbell.core.families import Job, asides, judge_steps, read_dial, sentence
@@ -8,6 +9,7 @@ from fernbell.core.formulas import (
     Book,
     Drawn,
     EggAccount,
+    Judged,
     Line,
     Sheet,
     Wanted,
@@ -23,7 +25,7 @@ from fernbell.core.formulas import (
     volume_working,
     wait_words,
 )
-from fernbell.core.measures import System
+from fernbell.core.measures import System, in_fahrenheit
 from fernbell.core.pantry import Ingredient, InMeasures, said_in_kitchen
 from fernbell.server.formulas import models
 from fernbell.server.formulas.books import book_for
@@ -57,16 +59,18 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
     """What a draft is, as it goes out; `key` is the row it is a draft of."""
     own, steps, job = draft.character(), draft.steps, draft.job_set
     reading, book = own.reading, own.lines.book
+    said = _said_to(member)
+    found = (*own.judged, *judge_steps(draft.kind, own.lines, steps))
     return ReadingOut(
         waits=[wait_words(step.wait) if step.wait else "" for step in steps],
-        method=[as_drawn(step.text) for step in steps],
+        method=[said(as_drawn(step.text)) for step in steps],
         told=[step_figures(step, fahrenheit=member.fahrenheit) for step in steps],
-        here=_here(job) if job else None,
+        here=_here(job, said) if job else None,
         landing=read_dial(job.dial, own.lines) if job else None,
         sentence=list(sentence(job, own.lines)) if job else [],
         asides=list(asides(draft.kind, own.lines, steps, job)),
         gauges=[GaugeOut(gauge=gauge, verdict=gauge.verdict) for gauge in own.gauges],
-        judged=[*own.judged, *judge_steps(draft.kind, own.lines, steps)],
+        judged=[_judged(one, said) for one in found],
         declared=own.declared,
         cooking=own.composition.cooking.working,
         eggs=own.eggs.working if own.eggs else None,
@@ -83,9 +87,29 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
     )
 
 
-def _here(job: Job) -> JobHere:
+Said = Callable[[str], str]
+"""A text as the person reads it."""
+
+
+def _said_to(member: Member) -> Said:
+    return in_fahrenheit if member.fahrenheit else str
+
+
+def _judged(one: Judged, said: Said) -> Judged:
+    """A finding in the person's degrees."""
+    own = one.finding
+    finding = replace(own, message=said(own.message), why=said(own.why), remedy=said(own.remedy))
+    ways = (way and replace(way, says=said(way.says)) for way in (one.mend, one.other))
+    return Judged(finding, *ways)
+
+
+def _here(job: Job, said: Said) -> JobHere:
     return JobHere(
-        dial=DialOut.of(job.dial), band=job.band, aim=job.aim, notes=list(job.notes), own=job.own
+        dial=DialOut.of(job.dial),
+        band=job.band,
+        aim=job.aim,
+        notes=[said(note) for note in job.notes],
+        own=job.own,
     )
 
 
@@ -137,13 +161,13 @@ def with_methods(
     notes: dict[str, dict[str, str]] = {}
     for formula, key, note in noted.values_list("formula_id", "key", "note"):
         notes.setdefault(str(formula), {})[key] = note
-    system = System(member.measures)
+    system, said = System(member.measures), _said_to(member)
     return [
         SheetOut(
             sheet=sheet,
             size=sheet_working(sheet),
             batch=batch_working(sheet),
-            method=_method(heads[sheet.formula], (drawn or {}).get(sheet.formula, Drawn())),
+            method=_method(heads[sheet.formula], (drawn or {}).get(sheet.formula, Drawn()), said),
             told=[
                 step_figures(step, fahrenheit=member.fahrenheit)
                 for step in STEPS.validate_python(heads[sheet.formula].method)
@@ -169,6 +193,6 @@ def _in_kitchen(
     return {key: one for key, one in said.items() if one}
 
 
-def _method(row: models.Formula, drawn: Drawn) -> list[Any]:
-    """Steps as they are kept, with what follows the drawing said in words."""
-    return [{**step, "text": as_drawn(step["text"], drawn)} for step in row.method]
+def _method(row: models.Formula, drawn: Drawn, said: Said) -> list[Any]:
+    """Steps as they are kept, what follows the drawing in words, in the person's degrees."""
+    return [{**step, "text": said(as_drawn(step["text"], drawn))} for step in row.method]
