@@ -38,7 +38,7 @@ BUTTERCREAM = Dial(
 PLAIN = Dial(
     reading("sweetness"),
     "sweetness, sugar being 100",
-    bands(25, "butter", 38, "spreads", 54, "stiff", 70),
+    bands(25, "butter", 40, "spreads", 67, "stiff", 80),
     SWEETS,
 )
 SWEET = window(5, 26, "Below it tastes flat, above it cloys.")
@@ -193,7 +193,7 @@ CREAMS = Family(
             name="a buttercream, plain sugar",
             dial=PLAIN,
             band="spreads",
-            aim=46,
+            aim=52,
             parts=(
                 StarterLine("butter", 250, "butter", "soft", overrun_percent=30),
                 StarterLine("icing-sugar", 240, "butter", "the dial sets it"),
@@ -205,7 +205,10 @@ CREAMS = Family(
             ),
             losses=losses(0, 4),
             windows={"fat": _FAT},
-            notes=("No egg to cook; the sweetest.",),
+            notes=(
+                "No egg to cook; the sweetest: one to two parts of sugar to one of butter.",
+                "A spoon of lemon at most: more acid liquid curdles it.",
+            ),
         ),
     ),
     (

@@ -2,13 +2,15 @@
 
 from dataclasses import replace
 
+from fernbell.core.families.bavarois import BAVAROIS
+from fernbell.core.families.citrus import CITRUS_CUSTARDS
+from fernbell.core.families.custard_parts import BOIL, COOK, FAT, LIGHT, SWEET, VANILLA
 from fernbell.core.families.family import (
     Admits,
     Dial,
     Failure,
     Family,
     Job,
-    Setting,
     StarterLine,
     Way,
     bands,
@@ -17,7 +19,7 @@ from fernbell.core.families.family import (
 )
 from fernbell.core.families.making import BLOOM, COOLING, EGG, STEAM, chill, losses, step
 from fernbell.core.families.mousse_parts import GELATIN
-from fernbell.core.formulas import Step, ratio
+from fernbell.core.formulas import ratio
 from fernbell.core.pantry import LineRole
 
 DAIRY = (LineRole.MILK, LineRole.CREAM)
@@ -57,54 +59,21 @@ WINE = Dial(
     bands(25, "thin", 60, "ribbon", 110, "heavy", 180),
     (LineRole.YOLK,),
 )
-CURD = Dial(
-    ratio("egg-juice", "Egg on juice", (LineRole.EGG, LineRole.YOLK), (LineRole.FRUIT,)),
-    "grams of egg on 100 g of juice",
-    bands(60, "runs", 110, "spreads", 170, "stands", 230, "eggy", 300),
-    (LineRole.EGG, LineRole.YOLK),
-)
-CITRUS = Dial(
-    ratio(
-        "egg-juice-cream",
-        "Egg on juice and cream",
-        (LineRole.EGG, LineRole.YOLK),
-        (LineRole.FRUIT, LineRole.CREAM),
-    ),
-    "grams of egg on 100 g of juice and cream",
-    bands(45, "does not set", 75, "cuts", 115, "rubber", 170),
-    (LineRole.EGG,),
-)
-SWEET = window(7, 26, "Below it tastes flat, above it cloys.")
-FAT = window(3, 34, "Below it is thin, above it coats the tongue.")
-
 # Juice, wine, vinegar and sour milk curdle with egg or starch at the boil.
 _MILKY = Admits((LineRole.MILK, LineRole.CREAM), sour=False, most={"milk_fat": 36})
-_LIGHT = Admits((LineRole.MILK, LineRole.CREAM), sour=False, most={"milk_fat": 18})
 _RICH = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": 30})
 _MILKY_CREAM = Admits((LineRole.CREAM,), sour=False, least={"milk_fat": 18})
-# What is sharp enough to be a curd: lemon, lime, passion fruit; an orange needs a lemon beside it.
-_SHARP = Admits((LineRole.FRUIT,), least={"acids": 0.8}, most_solids=30)
 _WINY = Admits((LineRole.ALCOHOL,), most={"alcohol": 22}, most_solids=30)
 _MILK = StarterLine("milk", 500, "boil", "the liquid", slot="on", admits=_MILKY)
-_VANILLA = StarterLine("vanilla", 2, "", "flavor", optional=True, strained=True)
-_BOIL = step("boil", "Bring milk to the boil with half the sugar and the vanilla.", 100)
-_COOK = step(
-    "cook",
-    "Half of it hot onto yolks and sugar to temper; back, stirring, never boiling; strain.",
-    (82, 85),
-    tool="spatula",
-    sign="coats the spoon",
-    caution=EGG,
-)
 _PASTRY = (
     _MILK,
-    _VANILLA,
+    VANILLA,
     StarterLine("yolk", 90, "mix", "body"),
     StarterLine("sugar", 110, "mix", "sweetness"),
     StarterLine("starch", 45, "mix", "the dial sets it: it thickens at the boil"),
 )
 _PASTRY_STEPS = (
-    _BOIL,
+    BOIL,
     step("mix", "Yolks, sugar and starch whisked smooth; half the hot milk in; back.", 60),
     step("hold", "It must boil; whisking.", 100, (1, 2), sign="slow bubbles"),
 )
@@ -113,52 +82,6 @@ _BATH = "Fill at the oven, water to half their height."
 _WOBBLES = "In the bath; out when the middle still wobbles."
 _SLOW_BATH = step("bake", _WOBBLES, 100, (60, 90), tool="oven", sign="wobbles", caution=STEAM)
 _HOT_BATH = step("bake", _WOBBLES, (150, 160), (30, 40), tool="oven", sign="wobbles", caution=STEAM)
-
-
-def _bavarois(
-    key: str,
-    name: str,
-    parts: tuple[StarterLine, ...],
-    aim: float,
-    joins: str,
-    folds: tuple[float, float],
-    pale_folds: tuple[float, float] | None = None,
-) -> Job:
-    """A bavarois with something that flavors it, its custard poured onto that."""
-
-    def steps(at: tuple[float, float]) -> tuple[Step, ...]:
-        return (
-            BLOOM,
-            _BOIL,
-            _COOK,
-            step("join", joins, (50, 60), caution=COOLING),
-            step("fold", "Soft cream in two turns.", at, tool="spatula"),
-            step("set", "Into the mold.", 4, wait=chill(240, 2880)),
-        )
-
-    return Job(
-        key=key,
-        name=name,
-        dial=GELATIN,
-        band="slices",
-        aim=aim,
-        parts=(
-            StarterLine("milk", 230, "boil", "the liquid", slot="on", admits=_LIGHT),
-            StarterLine("yolk", 60, "cook", "body"),
-            *parts,
-            StarterLine("cream", 240, "fold", "air", slot="cream", overrun_percent=90),
-        ),
-        steps=steps(folds),
-        by_kind=dict.fromkeys(("milk", "white"), Setting(steps=steps(pale_folds)))
-        if pale_folds
-        else {},
-        losses=losses(2, 3),
-        windows={
-            "sweetness": window(5, 30, "Below it tastes flat, above it cloys."),
-            "fat": window(8, 36, "Below it is thin, above it is heavy."),
-        },
-        kind="mousse",
-    )
 
 
 CUSTARDS = Family(
@@ -174,13 +97,13 @@ CUSTARDS = Family(
             aim=18,
             parts=(
                 _MILK,
-                _VANILLA,
+                VANILLA,
                 StarterLine("yolk", 90, "cook", "the dial sets it"),
                 StarterLine("sugar", 90, "cook"),
             ),
             steps=(
-                _BOIL,
-                _COOK,
+                BOIL,
+                COOK,
                 step("cool", "Ice bath.", 4, wait=chill(30, 2880), caution=COOLING),
             ),
             losses=losses(3, 3),
@@ -207,7 +130,7 @@ CUSTARDS = Family(
             band="holds",
             aim=24,
             parts=(
-                replace(_MILK, admits=_LIGHT),
+                replace(_MILK, admits=LIGHT),
                 *_PASTRY[1:],
                 StarterLine("butter", 220, "whip", "the dial sets it", overrun_percent=20),
             ),
@@ -226,60 +149,6 @@ CUSTARDS = Family(
             windows={"sweetness": SWEET},
         ),
         Job(
-            key="bavarois",
-            name="bavarois",
-            dial=GELATIN,
-            band="slices",
-            aim=1.0,
-            parts=(
-                StarterLine("milk", 250, "boil", "the liquid", slot="on", admits=_MILKY),
-                _VANILLA,
-                StarterLine("yolk", 70, "cook", "body"),
-                StarterLine("sugar", 75, "cook", "sweetness"),
-                StarterLine("gelatin", 9, "bloom", "the dial sets it", slot="set"),
-                StarterLine("water", 50, "bloom", "blooms the gelatin"),
-                StarterLine("cream", 250, "fold", "air", slot="cream", overrun_percent=90),
-            ),
-            steps=(
-                BLOOM,
-                _BOIL,
-                _COOK,
-                step("melt", "Gelatin in, off the heat; cool.", 60, caution=COOLING),
-                step("fold", "Soft cream in two turns.", (25, 28), tool="spatula"),
-                step("set", "Into the mold.", 4, wait=chill(240, 2880)),
-            ),
-            losses=losses(2, 3),
-            windows={"sweetness": SWEET, "fat": FAT},
-            kind="mousse",
-        ),
-        _bavarois(
-            key="bavarois-chocolate",
-            name="bavarois, chocolate",
-            parts=(
-                StarterLine("dark", 90, "join", "flavor; it sets too", slot="with"),
-                StarterLine("sugar", 40, "cook", "sweetness"),
-                StarterLine("gelatin", 6.5, "bloom", "the dial sets it", slot="set"),
-                StarterLine("water", 36, "bloom", "blooms the gelatin"),
-            ),
-            aim=1.1,
-            joins="Gelatin in, off the heat; onto the chocolate in three turns; cool.",
-            folds=(35, 38),
-            pale_folds=(30, 35),
-        ),
-        _bavarois(
-            key="bavarois-nut",
-            name="bavarois, nut",
-            parts=(
-                StarterLine("nut-paste", 80, "join", "flavor", slot="with"),
-                StarterLine("sugar", 35, "cook", "sweetness"),
-                StarterLine("gelatin", 8, "bloom", "the dial sets it", slot="set"),
-                StarterLine("water", 44, "bloom", "blooms the gelatin"),
-            ),
-            aim=1.0,
-            joins="Gelatin in, off the heat; onto the nut paste, blend; cool.",
-            folds=(25, 28),
-        ),
-        Job(
             key="brulee",
             name="crème brûlée",
             dial=BRULEE,
@@ -288,7 +157,7 @@ CUSTARDS = Family(
             parts=(
                 StarterLine("cream", 400, "warm", "the liquid", slot="on", admits=_RICH),
                 StarterLine("milk", 100, "warm", "lightens it"),
-                _VANILLA,
+                VANILLA,
                 StarterLine("yolk", 95, "mix", "the dial sets it"),
                 StarterLine("sugar", 75, "mix", "sweetness"),
             ),
@@ -314,9 +183,9 @@ CUSTARDS = Family(
             band="unmolds",
             aim=43,
             parts=(
-                StarterLine("milk", 400, "warm", "the liquid", slot="on", admits=_LIGHT),
+                StarterLine("milk", 400, "warm", "the liquid", slot="on", admits=LIGHT),
                 StarterLine("cream", 100, "warm", "roundness"),
-                _VANILLA,
+                VANILLA,
                 StarterLine("egg", 200, "mix", "the dial sets it"),
                 StarterLine("sugar", 100, "mix", "sweetness"),
             ),
@@ -344,7 +213,7 @@ CUSTARDS = Family(
                 StarterLine("cream", 300, "cream", "body", slot="on", admits=_MILKY_CREAM),
                 StarterLine("milk", 200, "warm", "lightens it"),
                 StarterLine("sugar", 50, "warm", "sweetness"),
-                _VANILLA,
+                VANILLA,
                 StarterLine("gelatin", 3, "bloom", "the dial sets it", slot="set"),
                 StarterLine("water", 18, "bloom", "blooms the gelatin"),
             ),
@@ -360,67 +229,6 @@ CUSTARDS = Family(
                 "fat": window(8, 30, "Below it is thin, above it coats the tongue."),
             },
             notes=("To unmold it, a little firmer: 0.75.",),
-        ),
-        Job(
-            key="curd",
-            name="a citrus curd",
-            dial=CURD,
-            band="spreads",
-            aim=135,
-            parts=(
-                StarterLine("lemon", 150, "cook", "sharpness", slot="on", admits=_SHARP),
-                StarterLine("egg", 165, "cook", "the dial sets it"),
-                StarterLine("yolk", 40, "cook", "rounder"),
-                StarterLine("sugar", 170, "cook", "sweetness; keeps the egg from curdling"),
-                StarterLine("butter", 160, "butter", "body; it sets cold"),
-            ),
-            steps=(
-                step(
-                    "cook",
-                    "Juice, sugar and egg whisked; cook stirring until it coats; strain.",
-                    (82, 84),
-                    tool="spatula",
-                    sign="coats the spoon",
-                    caution=EGG,
-                ),
-                step("butter", "Cool; butter in, blend.", (40, 45), tool="hand blender"),
-                step("cool", "Film touching.", 4, wait=chill(120, 4320), caution=COOLING),
-            ),
-            losses=losses(3, 4),
-            windows={
-                "sweetness": window(14, 36, "Below it is sharp, above it cloys."),
-                "fat": window(12, 40, "Below it runs, above it is butter."),
-            },
-        ),
-        Job(
-            key="citrus",
-            name="a baked citrus tart filling",
-            dial=CITRUS,
-            band="cuts",
-            aim=92,
-            parts=(
-                StarterLine("lemon", 140, "mix", "sharpness", slot="on", admits=_SHARP),
-                StarterLine("egg", 250, "mix", "the dial sets it"),
-                StarterLine("sugar", 190, "mix", "sweetness"),
-                StarterLine("cream", 130, "mix", "roundness"),
-            ),
-            steps=(
-                step("mix", "Sugar and juice; egg, then cream, without foam; strain, skim.", 20),
-                step(
-                    "bake",
-                    "Into the baked shell, in the oven; out when the middle still trembles.",
-                    (110, 130),
-                    (25, 40),
-                    tool="oven",
-                    sign="70-72 °C in the middle",
-                ),
-                step("cool", "Cold before it is cut.", 4, wait=chill(120, 1440, placed=True)),
-            ),
-            losses=losses(3, 2),
-            windows={
-                "sweetness": window(14, 34, "Below it is sharp, above it cloys."),
-                "fat": window(5, 20, "Below it is thin, above it is heavy."),
-            },
         ),
         Job(
             key="sabayon",
@@ -449,6 +257,8 @@ CUSTARDS = Family(
             windows={"sweetness": window(14, 36, "Below it is sharp, above it cloys.")},
             notes=("Served at once.",),
         ),
+        *BAVAROIS,
+        *CITRUS_CUSTARDS,
     ),
     (
         Failure("curdled", "above 85 °C", "Strain, blend; start again if it smells of egg."),

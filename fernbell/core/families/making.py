@@ -76,34 +76,6 @@ def _ends(
     return figure if isinstance(figure, tuple) else (figure, None)
 
 
-def then(temperature_c: float, minutes: float | None = None) -> OvenLeg:
-    """The oven set to another heat.
-
-    Args:
-        temperature_c: to which [°C].
-        minutes: for how long [min].
-    Returns:
-        how it goes on [OvenLeg].
-    Source:
-        definition.
-    """
-    return OvenLeg(LegKind.THEN, temperature_c, minutes)
-
-
-def falling(temperature_c: float, minutes: float | None = None) -> OvenLeg:
-    """The oven left to fall to a heat.
-
-    Args:
-        temperature_c: to which [°C].
-        minutes: for how long [min].
-    Returns:
-        how it goes on [OvenLeg].
-    Source:
-        definition.
-    """
-    return OvenLeg(LegKind.FALLING, temperature_c, minutes)
-
-
 OFF_OVERNIGHT = OvenLeg(LegKind.OFF, minutes=600)
 
 

@@ -7,13 +7,11 @@ from fernbell.core.families.making import (
     OFF_OVERNIGHT,
     STEAM,
     chill,
-    falling,
     losses,
     rest,
     step,
-    then,
 )
-from fernbell.core.formulas import ratio
+from fernbell.core.formulas import LegKind, OvenLeg, ratio
 from fernbell.core.pantry import LineRole
 
 DIAL = Dial(
@@ -52,7 +50,7 @@ _DRY = step(
     30,
     tool="oven",
     sign="lifts off",
-    then=(falling(80, 120), OFF_OVERNIGHT),
+    then=(OvenLeg(LegKind.FALLING, 80, 120), OFF_OVERNIGHT),
 )
 
 MERINGUES = Family(
@@ -164,7 +162,7 @@ MERINGUES = Family(
                     150,
                     5,
                     tool="oven",
-                    then=(then(115, 75), OFF_OVERNIGHT),
+                    then=(OvenLeg(LegKind.THEN, 115, 75), OFF_OVERNIGHT),
                 ),
             ),
             losses=losses(14, 5),

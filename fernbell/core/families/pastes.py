@@ -10,8 +10,8 @@ from fernbell.core.families.family import (
     bands,
     window,
 )
-from fernbell.core.families.making import chill, freeze, losses, step, then
-from fernbell.core.formulas import ratio
+from fernbell.core.families.making import chill, freeze, losses, step
+from fernbell.core.formulas import LegKind, OvenLeg, ratio
 from fernbell.core.pantry import LineRole
 
 FLOURS = (LineRole.FLOUR, LineRole.STARCH)
@@ -182,7 +182,7 @@ PASTES = Family(
                     "Until it has risen, then less; no opening.",
                     200,
                     12,
-                    then=(then(180, 16),),
+                    then=(OvenLeg(LegKind.THEN, 180, 16),),
                     tool="oven",
                     sign="dry",
                 ),
@@ -305,7 +305,7 @@ PASTES = Family(
                     "Until it has risen, then less; weighted where it should stay flat.",
                     200,
                     12,
-                    then=(then(180, 20),),
+                    then=(OvenLeg(LegKind.THEN, 180, 20),),
                     tool="oven",
                     sign="gold to the middle",
                 ),
