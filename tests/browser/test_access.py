@@ -117,6 +117,26 @@ def set_new(page: Page) -> None:
     expect(page.get_by_role("button", name="Write it down")).to_be_visible()
 
 
+def marking(page: Page) -> None:
+    room("Formulas")(page)
+    page.get_by_role("button", name="Side by side …").click()
+    for name in ("Dark ganache", "White chocolate mousse"):
+        page.get_by_label(f"{name}, side by side").first.check()
+
+
+def beside(page: Page) -> None:
+    page.get_by_role("link", name="Set 2 side by side").click()
+    expect(page.get_by_role("table", name="Formulas side by side")).to_be_visible()
+
+
+def a_step(page: Page) -> None:
+    room("Formulas", "Dark ganache")(page)
+    page.get_by_role("list", name="Steps").get_by_role("button").first.click()
+    page.get_by_role("button", name="The oven goes on …").click()
+    expect(page.get_by_label("Heat", exact=True)).to_be_visible()
+
+
+BESIDE = {"marked formulas": marking, "side by side": beside, "a step": a_step}
 SETTING = {
     "a dial": room("Formulas", "Dark ganache"),
     "a swap": swapped,
@@ -140,7 +160,9 @@ ROOMS = {
 WRITING = {"a remedy": remedy, "two revisions": comparing, "how one reads": settings}
 
 
-@pytest.mark.parametrize("screens", [COMPOSING, {"sheets": sheets}, ROOMS, WRITING, SETTING])
+@pytest.mark.parametrize(
+    "screens", [COMPOSING, {"sheets": sheets}, ROOMS, WRITING, SETTING, BESIDE]
+)
 def test_axe_finds_nothing(
     page: Page, demo: str, screens: dict[str, Callable[[Page], None]]
 ) -> None:

@@ -70,7 +70,7 @@ def test_a_remedy_is_applied_with_one_press(page: Page, demo: str) -> None:
 def test_two_revisions_are_compared_and_one_is_brought_back(page: Page, demo: str) -> None:
     open_formula(page, demo, "Dark ganache")
     panel = page.get_by_role("region", name="What changed")
-    panel.get_by_role("button", name="Revision 1 made a good batch").click()
+    panel.get_by_role("button", name="Revision 1 sliced well").click()
     enter(page, "Grams of Cream, 35 %", "300")
     expect(panel).to_contain_text("Cream, 35 % 214 → 300 g")
     panel.get_by_role("button", name="Since the last good batch").click()
@@ -122,7 +122,7 @@ def test_an_ingredient_is_found_by_any_word_and_says_what_uses_it(page: Page, de
     page.get_by_label("Find an ingredient").fill("70 dark")
     shelf.get_by_role("link", name="Couverture, dark 70 %").click()
     slip = page.get_by_role("region", name="Ingredient")
-    expect(slip.get_by_label("Melt to")).to_have_value("48")
+    expect(slip.get_by_label("Melt to")).to_have_value("50")
     page.get_by_label("Find an ingredient").fill("runny honey")
     shelf.get_by_role("link", name="Honey, acacia").click()
     ticket = page.get_by_role("region", name="What it is")
