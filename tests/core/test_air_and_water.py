@@ -156,3 +156,24 @@ def test_milk_and_egg_white_begin_to_freeze_where_they_do(key: str, begins_c: fl
     own = Formula("f", "Plain", (Line("a", 100, key),))
     freezes = FIGURES["freezes"].value(lines_of(Book(PANTRY, (own,)), "f").mix())
     assert freezes == pytest.approx(begins_c, abs=0.03)
+
+
+# Common practice, 200 bloom on the whole [%]; a tenth beside it is let pass.
+GELATIN_ON_WHOLE = {
+    "mousse.anglaise": (0.6, 1.0),
+    "mousse.fruit": (0.6, 1.0),
+    "mousse.meringue": (0.6, 1.0),
+    "mousse.white": (0.4, 0.6),
+    "custard.bavarois": (0.9, 1.2),
+    "custard.bavarois-nut": (0.9, 1.2),
+    "custard.set": (0.5, 0.8),
+    "glaze.mirror": (1.4, 1.75),
+    "confection.marshmallow": (4.0, 6.0),
+}
+
+
+@pytest.mark.parametrize(("job", "range_"), GELATIN_ON_WHOLE.items(), ids=GELATIN_ON_WHOLE)
+def test_gelatin_is_as_much_as_practice_takes(job: str, range_: tuple[float, float]) -> None:
+    made = propose(*job_named(job), Wish({}), PANTRY).formula
+    mix = lines_of(settled(Book(PANTRY, (made,)), ["draft"]), "draft").mix()
+    assert 0.9 * range_[0] <= FIGURES["gelatin-whole"].value(mix) <= 1.1 * range_[1]

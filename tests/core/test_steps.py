@@ -143,6 +143,22 @@ def test_a_syrup_cannot_be_hotter_than_what_it_boils_at() -> None:
     assert says(syrup, near, kind="syrup") == {}
 
 
+@pytest.mark.parametrize(
+    ("least", "most", "code"),
+    [(35, 40, ""), (35, 60, "fold-hot"), (20, 38, "fold-cold"), (50, None, "fold-hot")],
+)
+def test_a_range_to_fold_at_is_judged_at_both_its_ends(
+    least: float, most: float | None, code: str
+) -> None:
+    made = propose(*job_named("mousse.chocolate"), Wish({}), PANTRY)
+    steps = tuple(
+        replace(step, temperature_c=least, temperature_to_c=most) if step.stage == "fold" else step
+        for step in made.steps
+    )
+    lines = lines_of(Book(PANTRY, (made.formula,)), "draft")
+    assert {one.finding.code for one in judge_steps("mousse", lines, steps)} == ({code} - {""})
+
+
 def test_couverture_is_worked_at_its_own_figure() -> None:
     shell = made_of(("white-32", 500, "temper"), kind="chocolate")
     warm = says(shell, Step("Temper.", stage="temper", temperature_c=31.5), kind="chocolate")

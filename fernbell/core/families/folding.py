@@ -108,9 +108,11 @@ def judge_fold(kind: str, lines: Lines, steps: tuple[Step, ...]) -> tuple[Judged
     if kind != "mousse" or at is None or at.temperature_c is None or base is None:
         return ()
     name, (least, most) = base
-    if least - 1 <= at.temperature_c <= most + 1:
+    warmest = at.warmest_c or at.temperature_c
+    hot = warmest > most + 1
+    if not hot and at.temperature_c >= least - 1:
         return ()
-    hot = at.temperature_c > most
+    celsius = warmest if hot else at.temperature_c
     why = (
         "It melts the cream's fat and drops the air."
         if hot
@@ -123,7 +125,7 @@ def judge_fold(kind: str, lines: Lines, steps: tuple[Step, ...]) -> tuple[Judged
             Finding(
                 code="fold-hot" if hot else "fold-cold",
                 severity=Severity.CAUTION,
-                message=f"Cream goes into a base of {at.temperature_c:g} °C, {word} {edge:g} °C.",
+                message=f"Cream goes into a base of {celsius:g} °C, {word} {edge:g} °C.",
                 why=why,
                 remedy=f"Fold at {least:g}-{most:g} °C: it is set by {name}.",
                 source=COMMON_PRACTICE,

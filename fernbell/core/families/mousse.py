@@ -72,7 +72,7 @@ MOUSSE = Family(
             name="a ring, on fruit",
             dial=GELATIN,
             band="slices",
-            aim=1.0,
+            aim=0.92,
             parts=(
                 StarterLine("puree", 300, "fruit", "flavor and water", slot="with"),
                 StarterLine("sugar", 60, "fruit", "sweetness"),
@@ -98,7 +98,7 @@ MOUSSE = Family(
             name="a ring, fruit on Italian meringue",
             dial=GELATIN,
             band="slices",
-            aim=1.0,
+            aim=0.92,
             parts=(
                 StarterLine("puree", 300, "fruit", "flavor and water", slot="with"),
                 GELATIN_LINE,
