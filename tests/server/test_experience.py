@@ -7,6 +7,7 @@ from django.test import Client
 
 from fernbell.server.formulas.models import Formula, GoodBatch
 from fernbell.server.kitchens.models import Kitchen, Member
+from fernbell.server.rows.models import Change
 from tests.server.api import post, put
 from tests.server.conftest import client_of, new_member
 from tests.server.test_setting import ask, drawn, one
@@ -159,3 +160,13 @@ def test_a_wrong_range_is_refused_at_its_field_and_nothing_is_saved(
     assert answer.status_code == 422
     assert any(error["field"].endswith(field) for error in answer.json()["errors"])
     assert demo.get(path).json() == row
+
+
+def test_a_revision_that_can_no_longer_be_read_is_marked_all_the_same(demo: Client) -> None:
+    row = kept(demo)
+    change = Change.objects.get(kind="formula", row=row["id"], revision=1)
+    change.whole = {**(change.whole or {}), "name": row["name"], "job": "ganache.gone"}
+    change.save()
+    assert mark(demo, row, good=True).status_code == 200
+    assert GoodBatch.objects.count() == 0
+    assert mark(demo, row, good=False).status_code == 200

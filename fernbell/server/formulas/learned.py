@@ -1,9 +1,7 @@
 """What the kitchen has found out itself: its good batches, by job and chocolate."""
 
 from collections.abc import Mapping
-from contextlib import suppress
 
-from fernbell.core.errors import CoreError
 from fernbell.core.families import Experience, is_learned, job_for, job_named, main_chocolate
 from fernbell.core.formulas import Lines
 from fernbell.server.formulas.models import GoodBatch
@@ -24,20 +22,25 @@ def learned(member: Member, job: str) -> Mapping[str, tuple[Experience, ...]]:
     return found
 
 
-def remember(member: Member, change: Change, job: str, lines: Lines) -> None:
-    """Keep where the dial stood in a revision that is marked as good; forget it with the mark."""
+def forget(member: Member, change: Change) -> None:
+    """What a revision taught goes with its mark."""
     rows(member, GoodBatch).filter(change=change).delete()
+
+
+def remember(member: Member, change: Change, job: str, lines: Lines) -> None:
+    """Keep where the dial of a job stood in a revision that did it well.
+
+    Raises CoreError where it cannot be read.
+    """
     chocolate = main_chocolate(lines)
-    if not change.good or chocolate is None or not job or not is_learned(job_named(job)[1]):
+    if chocolate is None or not job or not is_learned(job_named(job)[1]):
         return
-    # A revision whose dial cannot be read is marked all the same, and teaches nothing.
-    with suppress(CoreError):
-        value = job_for(job_named(job)[1], lines).dial.figure.value(lines.mix())
-        GoodBatch.objects.create(
-            kitchen_id=member.kitchen_id,
-            change=change,
-            name=f"{lines.formula.name}, revision {change.revision}",
-            job=job,
-            chocolate_id=chocolate,
-            value=value,
-        )
+    value = job_for(job_named(job)[1], lines).dial.figure.value(lines.mix())
+    GoodBatch.objects.create(
+        kitchen_id=member.kitchen_id,
+        change=change,
+        name=f"{lines.formula.name}, revision {change.revision}",
+        job=job,
+        chocolate_id=chocolate,
+        value=value,
+    )

@@ -1,6 +1,7 @@
 """Revisions of a formula: every save is one; named, compared, restored."""
 
 from collections.abc import Iterable, Iterator
+from contextlib import suppress
 from datetime import datetime
 from typing import Annotated, Any
 from uuid import UUID
@@ -8,12 +9,13 @@ from uuid import UUID
 from django.db import transaction
 from django.db.models import Q
 from ninja import Query, Router, Schema
-from pydantic import StringConstraints
+from pydantic import StringConstraints, ValidationError
 
+from fernbell.core.errors import CoreError
 from fernbell.core.formulas import Comparison, compare
 from fernbell.core.working import figure_text
 from fernbell.server.formulas.drafts import drafted
-from fernbell.server.formulas.learned import remember
+from fernbell.server.formulas.learned import forget, remember
 from fernbell.server.formulas.models import Formula
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn, FormulaOut
@@ -90,9 +92,13 @@ def list_revisions(
 def mark_revision(request: MemberRequest, row_id: UUID, revision: int, data: RevisionIn) -> Any:
     """Name a revision, and say whether it made a good batch."""
     one = history.mark(request.auth, FORMULA, row_id, revision, data.name, good=data.good)
-    row = find(request.auth, FORMULA, row_id)
-    then = drafted(request.auth, _entry(request.auth, row, revision))
-    remember(request.auth, one, then.job, then.lines)
+    forget(request.auth, one)
+    if one.good:
+        row = find(request.auth, FORMULA, row_id)
+        # What can no longer be read, such as a job there is no more, is marked and teaches nothing.
+        with suppress(CoreError, ValidationError):
+            then = drafted(request.auth, _entry(request.auth, row, revision))
+            remember(request.auth, one, then.job, then.lines)
     return _revision(one, _names(request.auth, [one]))
 
 
