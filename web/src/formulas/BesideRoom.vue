@@ -157,7 +157,7 @@ const print = () => window.print()
             <td v-for="(says, i) in one.says" :key="i">{{ says || '–' }}</td>
           </tr>
         </tbody>
-        <tbody class="bite">
+        <tbody :class="{ 'no-print': !bites.data.value }">
           <tr class="eyebrow">
             <th scope="colgroup" :colspan="columns.length + 1">In a whole bite</th>
           </tr>
