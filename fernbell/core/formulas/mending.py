@@ -55,15 +55,15 @@ def mends(lines: Lines, gauge: Gauge, figure: Figure | None = None) -> tuple[Men
     figure, target = figure or FIGURES.get(gauge.code), _target(gauge)
     if figure is None or target is None:
         return ()
-    cooked = _cooked(lines, figure, target)
-    if figure.by_cooking and cooked is not None:
+    cooked = _cooked(lines, figure, target) if figure.by_cooking else None
+    if cooked is not None:
         return (cooked,)
     ways = figure.moves.get(gauge.verdict, ()) if gauge.verdict else ()
     named = (_moving(lines, figure, parts, target) for parts in ways)
     found = tuple(one for one in named if one is not None)
     if found:
         return found
-    other = (_least(lines, figure, target), cooked)
+    other = (_least(lines, figure, target), _cooked(lines, figure, target))
     return tuple(one for one in other if one is not None)
 
 
@@ -118,16 +118,27 @@ def _is_little(lines: Lines, moved_g: float) -> bool:
 
 
 def _least(lines: Lines, figure: Figure, target: float) -> Mend | None:
-    """The one line that has to move least."""
-    found = (
-        _line(lines, figure, line, target) for line in lines.formula.lines if not line.strained
-    )
-    now = {line.key: line.mass_g for line in lines.formula.lines}
-    return min(
-        (one for one in found if one is not None and one.line and one.mass_g is not None),
-        key=lambda one: abs((one.mass_g or 0.0) - now[one.line or ""]),
-        default=None,
-    )
+    """The one line that has to move least: by its slope, those that seem to need least first."""
+    kept = [line for line in lines.formula.lines if not line.strained]
+    for line in sorted(kept, key=lambda one: _seems(lines, figure, one, target)):
+        found = _line(lines, figure, line, target)
+        if found is not None:
+            return found
+    return None
+
+
+def _seems(lines: Lines, figure: Figure, line: Line, target: float) -> float:
+    """How far a line would move were the figure straight in it [g]."""
+    at = lines.formula.lines.index(line)
+    masses = list(lines.as_is.masses_g)
+    step = _SLOPE_STEP * lines.raw.batch_g
+    masses[at] += step
+    try:
+        now = figure.value(lines.as_is)
+        moved = figure.value(lines.mix(masses)) - now
+    except CoreError:
+        return math.inf
+    return abs((target - now) * step / moved) if moved else math.inf
 
 
 def _cooked(lines: Lines, figure: Figure, target: float) -> Mend | None:
@@ -232,6 +243,7 @@ def _by_cooking(losses: Losses, read: Callable[[Losses], float], target: float) 
     return Mend(f"Cook to {value:g} {unit}", cooked_to=CookedTo(sign.until, value))
 
 
+_SLOPE_STEP = 0.01
 _NEARER = (1.0, 0.6, 0.35, 0.2, 0.1, 0.05)
 
 

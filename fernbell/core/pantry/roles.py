@@ -156,9 +156,11 @@ def is_leaf(ingredient: Ingredient) -> bool:
     Source:
         common practice.
     """
-    return role_of(ingredient) is LineRole.GELATIN and any(
-        "leaf" in piece.name.lower() for piece in ingredient.pieces
-    )
+    made = ingredient.make_up
+    # Asked of every line at every reading: what is no gelatin is told first.
+    if made is None or not made.gelatin:
+        return False
+    return any("leaf" in piece.name.lower() for piece in ingredient.pieces)
 
 
 MILK_ASH, EGG_ASH = 0.44, 0.84
@@ -176,8 +178,12 @@ def dissolved_salts(ingredient: Ingredient) -> float:
     Source:
         published freezing points, see MILK_ASH.
     """
-    known = ingredient.make_up.known if ingredient.make_up else {}
-    ash = known.get("ash", 0.0)
-    if ingredient.egg is not None or role_of(ingredient) is LineRole.YOLK:
-        return EGG_ASH * ash
-    return MILK_ASH * ash if known.get("lactose", 0.0) >= 1 else 0.0
+    made = ingredient.make_up
+    if made is None or not made.ash:
+        return 0.0
+    if ingredient.egg is not None:
+        return EGG_ASH * made.ash
+    if (made.lactose or 0.0) >= 1:
+        return MILK_ASH * made.ash
+    rich = (made.other_fat or 0.0) >= 20 and (made.protein or 0.0) >= 12
+    return EGG_ASH * made.ash if rich and role_of(ingredient) is LineRole.YOLK else 0.0
