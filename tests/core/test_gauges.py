@@ -360,6 +360,24 @@ def test_what_a_thing_brings_are_shares_of_its_mass() -> None:
     assert half.unknown == pytest.approx(0.5)
 
 
+@pytest.mark.parametrize(
+    ("steps", "raw"),
+    [
+        ((Step("Pasteurized yolks whisked in.", stage="mix"),), False),
+        ((Step("Unpasteurized yolks whisked in.", stage="mix"),), True),
+        ((Step("Yolks in.", stage="mix"), Step("Pasteurized whites in.", stage="fold")), True),
+        ((Step("Yolks in.", stage="mix"), Step("Cook.", stage="cook", temperature_c=83)), False),
+        ((Step("Cook.", stage="cook", temperature_c=83), Step("Yolks in.", stage="mix")), True),
+    ],
+)
+def test_egg_is_pasteurized_only_where_the_step_it_goes_in_at_says_so(
+    steps: tuple[Step, ...], *, raw: bool
+) -> None:
+    yolk = Formula("f", "F", (Line("y", 50, "yolk", stage="mix"), Line("c", 200, "cream")))
+    said = {one.finding.code for one in read(yolk, "cream", steps).judged}
+    assert ("raw-egg" in said) is raw
+
+
 def test_raw_egg_is_said_until_a_step_heats_it() -> None:
     own = formula(("yolk", 50), ("cream", 200))
     raw = read(own, "cream", (Step("Whisk."),))

@@ -31,7 +31,7 @@ def agreeing(job: Job, lines: Lines) -> tuple[Step, ...]:
     own = [
         lines.book.ingredient(line.ingredient) for line in lines.formula.lines if line.ingredient
     ]
-    steps = tempered(_soaked(job.steps, own), own)
+    steps = _tempered(_soaked(job.steps, own), own)
     cooked = lines.formula.losses.cooked_to
     told = {}
     if cooked is not None and cooked.until is Until.TEMPERATURE:
@@ -55,18 +55,8 @@ def _soaked(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ...
     return tuple(replace(one, text=_SOAK) if one.stage == "bloom" else one for one in steps)
 
 
-def tempered(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ...]:
-    """Steps of a method with the figures of the chocolate that is used.
-
-    Args:
-        steps: the method, shape (n,) [Step].
-        taken: what goes in, shape (m,) [Ingredient].
-    Returns:
-        steps; couverture melted, cooled and worked at its own three figures, compound melted and
-        worked without tempering [Step].
-    Source:
-        the figures are the pantry's; compound by common practice.
-    """
+def _tempered(steps: tuple[Step, ...], taken: list[Ingredient]) -> tuple[Step, ...]:
+    """Couverture melted, cooled and worked at its own three figures; compound without tempering."""
     chocolate = next((one.chocolate for one in taken if one.chocolate), None)
     if chocolate is None:
         return steps
@@ -115,9 +105,9 @@ def stage_boils(stage: str, lines: Lines) -> float | None:
     Source:
         boiling curve of syrups.
     """
-    trios = zip(lines.formula.lines, lines.roles, lines.mix().masses_g, strict=True)
+    pairs = zip(lines.formula.lines, lines.roles, strict=True)
     own = tuple(
-        line for line, role, _ in trios if line.stage == stage and role is not LineRole.GELATIN
+        line for line, role in pairs if line.stage == stage and role is not LineRole.GELATIN
     )
     weighed = sum(line.mass_g for line in own)
     lost = lines.mix().own.cooking.lost_g

@@ -1,5 +1,6 @@
 """What there is to say about a formula: readings outside their windows, each with its remedy."""
 
+import re
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
@@ -21,6 +22,9 @@ EGG_SAFE_C = practice("egg safe")
 PASTEURIZES = ((63.3, 3.5), (62.2, 6.2))
 """Held so hot for so long egg counts as pasteurized [°C, min]: the pairs of sugared yolk, the
 strictest of those for egg without salt; 9 CFR 590.570, 146 °F and 144 °F, from memory."""
+
+_PASTEURIZED = re.compile(r"\bpasteurized\b", re.IGNORECASE)
+"""A step that says so of what goes in at it; 'unpasteurized' does not."""
 
 _FSIS = (
     "USDA FSIS: egg dishes to 71 °C; 9 CFR 590.570 for pasteurized egg; both from memory. Local "
@@ -245,16 +249,18 @@ def _chocolates(
     )
 
 
-def _is_heated(stage: str, steps: tuple[Step, ...]) -> bool:
-    """Whether a step from the one a line goes in at makes it safe; any, where that is not said."""
+def _is_safe(stage: str, steps: tuple[Step, ...]) -> bool:
+    """Whether egg goes in pasteurized, or a step from there on heats it; any, where it is not said
+    at which it goes in.
+    """
     first = next((place for place, step in enumerate(steps) if stage and step.stage == stage), 0)
-    return any(_makes_safe(step) for step in steps[first:])
+    own = [step for step in steps if not stage or step.stage == stage]
+    pasteurized = any(_PASTEURIZED.search(step.text) for step in own)
+    return pasteurized or any(_makes_safe(step) for step in steps[first:])
 
 
 def _makes_safe(step: Step) -> bool:
-    """Whether a step heats egg enough, or says that it goes in pasteurized."""
-    if "pasteurized" in step.text.lower():
-        return True
+    """Whether a step heats egg enough."""
     hot, minutes = step.temperature_c, step.minutes or 0.0
     if hot is None:
         return False
@@ -266,7 +272,7 @@ def _raw_egg(book: Book, formula: Formula, kind: str, steps: tuple[Step, ...]) -
         book.line_name(line)
         for line in formula.lines
         if line.ingredient and "eggs" in (book.ingredient(line.ingredient).allergens or ())
-        if not _is_heated(line.stage, steps)
+        if not _is_safe(line.stage, steps)
         and role_of(book.ingredient(line.ingredient)) is not LineRole.CRUMB
     ]
     if not eggs or kind in BAKED:
