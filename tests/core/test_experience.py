@@ -55,3 +55,11 @@ def test_only_ganaches_are_learned() -> None:
     assert is_learned(DRIP[1])
     assert not is_learned(job_named("caramel.sauce")[1])
     assert not is_learned(job_named("mousse.chocolate")[1])
+
+
+def test_the_note_names_three_batches_and_counts_the_rest() -> None:
+    lines = lines_of(Book(PANTRY, (propose(*DRIP, Wish({}), PANTRY).formula,)), "draft")
+    many = tuple(Experience(1.2, f"Drip, revision {n}") for n in range(1, 41))
+    named = "by Drip, revision 1, Drip, revision 2, Drip, revision 3"
+    assert job_for(DRIP[1], lines, many).own.endswith(f"{named} and 37 more.")
+    assert job_for(DRIP[1], lines, many[:3]).own.endswith(f"{named}.")

@@ -32,6 +32,7 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.heat import boiling_point, sucrose_at
 from fernbell.core.measures import in_fahrenheit
+from fernbell.core.pantry import Ingredient
 from fernbell.starter.pantry import STOCKS
 
 PANTRY = tuple(stock.ingredient for stock in STOCKS)
@@ -197,15 +198,19 @@ def test_every_method_agrees_with_what_is_in_the_bowl_by_every_school_and_at_eve
             assert set_as.dial.band_at(value) == set_as.dial.band(set_as.band)
 
 
-CHOCOLATES = [one for one in PANTRY if one.chocolate is not None and one.chocolate.temper]
+CHOCOLATE_WORK = [
+    (job, of)
+    for job in ("shells", "sheets", "feathers")
+    for of in slot_choices(job_named(f"chocolate.{job}")[1], PANTRY)["with"]
+    if of.chocolate is not None and of.chocolate.temper
+]
 
 
-@pytest.mark.parametrize("of", CHOCOLATES, ids=lambda one: one.key)
-@pytest.mark.parametrize("job", ["shells", "sheets", "feathers"])
-def test_chocolate_is_worked_at_the_figures_of_its_own_pack(job: str, of: object) -> None:
+@pytest.mark.parametrize(
+    ("job", "of"), CHOCOLATE_WORK, ids=[f"{job}-{of.key}" for job, of in CHOCOLATE_WORK]
+)
+def test_chocolate_is_worked_at_the_figures_of_its_own_pack(job: str, of: Ingredient) -> None:
     family, own = job_named(f"chocolate.{job}")
-    if of not in slot_choices(own, PANTRY)["with"]:
-        return
     made = propose(family, own, Wish({"with": of.key}), PANTRY)
     worked = {
         s.temperature_c for s in made.steps if s.stage in ("temper", "brush", "dip", "spread")

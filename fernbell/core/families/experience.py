@@ -10,6 +10,8 @@ from fernbell.core.working import figure_text
 OWN_SOURCE = "this kitchen's own batches, marked as good; practice beside it"
 FARTHEST = 2.0
 """The band is moved by no more than so many times: further, it was another job."""
+NAMED = 3
+"""So many batches are named in the note."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,10 +71,9 @@ def by_experience(job: Job, found: Iterable[Experience]) -> Job:
         return job
     mean = sum(one.value for one in own) / len(own)
     factor = min(max(mean / job.aim, 1 / FARTHEST), FARTHEST)
-    names = ", ".join(dict.fromkeys(one.name for one in own))
     note = (
         f"This kitchen's own: {figure_text(factor * job.aim)} where practice has "
-        f"{figure_text(job.aim)}, by {names}."
+        f"{figure_text(job.aim)}, by {_named(own)}."
     )
     return replace(
         job,
@@ -82,6 +83,12 @@ def by_experience(job: Job, found: Iterable[Experience]) -> Job:
         own=note,
         by_kind={},
     )
+
+
+def _named(found: tuple[Experience, ...]) -> str:
+    names = tuple(dict.fromkeys(one.name for one in found))
+    more = len(names) - NAMED
+    return ", ".join(names[:NAMED]) + (f" and {more} more" if more > 0 else "")
 
 
 def _moved(dial: Dial, factor: float) -> Dial:
