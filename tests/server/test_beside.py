@@ -28,12 +28,14 @@ def test_every_row_has_a_place_for_each_in_the_order_asked_for(demo: Client) -> 
     codes = [row["code"] for row in found["table"]["readings"]]
     assert {"sweetness", "cost", "water-activity", "water", "hold", "set-number"} <= set(codes)
     keeps = next(row for row in found["known"] if row["name"] == "Keeps, usually")
-    assert keeps["says"][0] == ""
-    assert keeps["says"][1]
+    assert keeps["of"][0] is None
+    assert keeps["of"][1]["says"]
     # Alone each says the same.
     for at, key in enumerate(keys):
-        alone = demo.get(f"/api/formulas/{key}/reading").json()["gauges"]
-        own = {gauge["gauge"]["code"]: gauge["gauge"]["working"] for gauge in alone}
+        alone = demo.get(f"/api/formulas/{key}/reading").json()
+        known = {one["name"]: one["of"][at] for one in found["known"] if one["of"][at]}
+        assert known == {aside["name"]: aside for aside in alone["asides"]}
+        own = {one["gauge"]["code"]: one["gauge"]["working"] for one in alone["gauges"]}
         for row in found["table"]["readings"]:
             assert row["workings"][at] == own.get(row["code"])
 

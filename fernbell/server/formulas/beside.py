@@ -6,7 +6,7 @@ from uuid import UUID
 from ninja import Query, Router, Schema
 from pydantic import Field
 
-from fernbell.core.families import asides
+from fernbell.core.families import Aside, asides
 from fernbell.core.formulas import SideBySide, side_by_side
 from fernbell.server.formulas.drafts import saved
 from fernbell.server.formulas.rows import FORMULA
@@ -24,10 +24,10 @@ class BesideIn(Schema):
 
 
 class KnownBeside(Schema):
-    """What else is known of each, in words: how it keeps, how warm it may stand; '' for nothing."""
+    """What else is known of each: how it keeps, how warm it may stand; None for nothing."""
 
     name: str
-    says: list[str]
+    of: list[Aside | None]
 
 
 class BesideOut(Schema):
@@ -48,12 +48,12 @@ def beside(request: MemberRequest, asked: Annotated[BesideIn, Query()]) -> Any:
     keys = asked.formula
     drafts = [saved(request.auth, find(request.auth, FORMULA, key)) for key in keys]
     told = [
-        {own.name: own.says for own in asides(one.kind, one.lines, one.steps, one.job_set)}
+        {own.name: own for own in asides(one.kind, one.lines, one.steps, one.job_set)}
         for one in drafts
     ]
     names = dict.fromkeys(name for own in told for name in own)
     return {
         "formulas": keys,
         "table": side_by_side([one.character() for one in drafts]),
-        "known": [{"name": name, "says": [own.get(name, "") for own in told]} for name in names],
+        "known": [{"name": name, "of": [own.get(name) for own in told]} for name in names],
     }

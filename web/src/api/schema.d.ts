@@ -3575,13 +3575,13 @@ export interface components {
         };
         /**
          * KnownBeside
-         * @description What else is known of each, in words: how it keeps, how warm it may stand; '' for nothing.
+         * @description What else is known of each: how it keeps, how warm it may stand; None for nothing.
          */
         KnownBeside: {
             /** Name */
             name: string;
-            /** Says */
-            says: string[];
+            /** Of */
+            of: (components["schemas"]["Aside"] | null)[];
         };
         /**
          * LackingOut

@@ -154,7 +154,15 @@ const print = () => window.print()
           </tr>
           <tr v-for="(one, at) in data.known" :key="at">
             <th scope="row">{{ one.name }}</th>
-            <td v-for="(says, i) in one.says" :key="i">{{ says || '–' }}</td>
+            <td v-for="(aside, i) in one.of" :key="i">
+              <WorkedFigure
+                v-if="aside?.working"
+                :working="aside.working"
+                :text="aside.says"
+                unit=""
+              />
+              <template v-else>{{ aside?.says ?? '–' }}</template>
+            </td>
           </tr>
         </tbody>
         <tbody :class="{ 'no-print': !bites.data.value }">
