@@ -21,7 +21,8 @@ def _formula(one: DemoFormula) -> Formula:
             formula=line.of if line.nested else None,
             overrun_percent=line.overrun_percent,
             stage=line.stage,
-            strained=line.strained,
+            strained_percent=line.strained_percent,
+            soaked=line.soaked,
         )
         for number, line in enumerate(one.lines)
     )

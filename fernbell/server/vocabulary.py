@@ -22,6 +22,8 @@ from fernbell.core.formulas import (
     GAS_KEPT_IN_FOLDING,
     KINDS,
     SIGNS,
+    SOAKED,
+    STRAINED,
     LegKind,
     Wait,
     WaitKind,
@@ -154,8 +156,8 @@ class WaitsOut(Schema):
 class FormulasOut(Schema):
     """What a screen has to know of formulas.
 
-    `slots` are the words of a job's sentence, `demands` what can be asked of a fit; `wish` and
-    `drips` what is entered beside a job.
+    `slots` are the words of a job's sentence, `demands` what can be asked of a fit; `line` is
+    what a line may say beside its grams, `wish` and `drips` what is entered beside a job.
     """
 
     kinds: list[KindOut]
@@ -164,6 +166,7 @@ class FormulasOut(Schema):
     legs: list[LegKind]
     slots: dict[str, str]
     demands: list[DemandWords]
+    line: dict[str, FieldOut]
     wish: list[FieldOut]
     drips: list[FieldOut]
     signs: dict[str, SignOut]
@@ -257,6 +260,7 @@ HOUSE = HouseOut.model_validate(
             "legs": list(LegKind),
             "slots": SAID,
             "demands": DEMANDS,
+            "line": {one.name: one for one in (STRAINED, SOAKED)},
             "wish": (HOLDS_AT, FINISHED),
             "drips": DRIP_FIELDS,
             "signs": SIGNS,

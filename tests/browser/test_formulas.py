@@ -41,6 +41,29 @@ def test_a_formula_with_cups_and_eggs_tells_what_it_will_do(page: Page, demo: st
     expect(page.get_by_role("dialog")).to_contain_text("Norrish 1966")
 
 
+def test_what_stays_in_the_sieve_and_what_is_soaked_is_said_on_its_line(
+    page: Page, demo: str
+) -> None:
+    come_in(page, demo)
+    write(page, "Squeezed jelly", ["400 g rhubarb puree", "4 leaves gelatin"])
+    gelatin = page.get_by_role("row").filter(has=page.get_by_label("Grams of Leaf gelatin"))
+    expect(gelatin).to_contain_text("soaked 5 ×")
+    page.get_by_label("Grams of Rhubarb purée").click()
+    page.get_by_role("button", name="strain Rhubarb purée").press("Enter")
+    sieve = page.get_by_label("Rhubarb purée: left in the sieve")
+    expect(sieve).to_be_focused()
+    enter(page, "Rhubarb purée: left in the sieve", "130")
+    expect(page.get_by_role("table")).to_contain_text("at most 100 %, not 130")
+    enter(page, "Rhubarb purée: left in the sieve", "30")
+    # By hand: (400 x 0.7 + 8 x 6) x 0.98 = 321.4 g.
+    expect(page.get_by_text("321.4 g finished")).to_be_visible()
+    sieve.fill("0")
+    sieve.press("Enter")
+    expect(sieve).to_be_focused()
+    page.keyboard.press("Tab")
+    expect(page.get_by_role("button", name="strain Rhubarb purée")).to_be_visible()
+
+
 def test_a_slip_in_a_measure_stays_in_the_line(page: Page, demo: str) -> None:
     open_formula(page, demo, "Pastry cream")
     typed = page.get_by_role("combobox", name=re.compile("Type a line"))

@@ -144,8 +144,16 @@ def test_a_proposal_with_leaves_soaks_them_and_counts_what_they_carry(leaf: str)
     made = propose(family, job, Wish({"set": leaf}), PANTRY)
     bloom = next(step for step in made.steps if step.stage == "bloom")
     assert "squeeze" in bloom.text
-    grams = {line.ingredient: line.mass_g for line in made.formula.lines}
-    assert 4.5 <= grams["water"] / grams[leaf] <= 6.5
+    lines = {line.ingredient: line for line in made.formula.lines}
+    assert lines[leaf].soaked == 5  # Common practice: about five times their weight.
+    assert "water" not in lines
+    whole = lines_of(Book(PANTRY, (made.formula,)), made.formula.key).mix()
+    weighed = sum(line.mass_g for line in made.formula.lines)
+    strained = sum(line.mass_g * line.strained_percent / 100 for line in made.formula.lines)
+    assert whole.own.mass_g == pytest.approx(
+        (weighed - strained + 5 * lines[leaf].mass_g)
+        * (1 - made.formula.losses.cooking_percent / 100)
+    )
 
 
 @pytest.mark.parametrize(

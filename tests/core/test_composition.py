@@ -79,7 +79,7 @@ def test_what_cooks_off_is_water_and_the_rest_stays() -> None:
 
 # By hand: 100 g of an infusion's cream held back 0, of 120 g weighed the 20 g of syrup leave.
 def test_what_is_strained_out_leaves_with_its_make_up() -> None:
-    lines = (Line("c", 100, "cream"), Line("s", 20, "syrup", strained=True))
+    lines = (Line("c", 100, "cream"), Line("s", 20, "syrup", strained_percent=100))
     own = book(Formula("mix", "Mix", lines, losses=Losses(pan_percent=10)))
     made = compose(own, ["mix"])["mix"]
     assert made.mass_g == 100
@@ -87,6 +87,65 @@ def test_what_is_strained_out_leaves_with_its_make_up() -> None:
     reading = read_formulas(own, ["mix"])["mix"]
     assert (reading.batch_g, reading.finished_g) == (120, 90)
     check(reading.finished_working)
+
+
+# By hand: of 50 g of syrup (30 % water) 40 % stay in the sieve, 30 g go on with 9 g of water.
+def test_what_is_strained_in_part_leaves_its_share_behind() -> None:
+    lines = (Line("c", 100, "cream"), Line("s", 50, "syrup", strained_percent=40))
+    own = book(Formula("mix", "Mix", lines, losses=Losses(pan_percent=10)))
+    made = compose(own, ["mix"])["mix"]
+    assert made.mass_g == pytest.approx(130)
+    assert made.grams["water"] == pytest.approx(60 + 9)
+    reading = read_formulas(own, ["mix"])["mix"]
+    assert (reading.batch_g, reading.finished_g) == (150, pytest.approx(117))
+    assert "strained out" in reading.finished_working.law
+    check(reading.finished_working)
+
+
+# By hand: 10 g soaked take up 50 g of water, which is weighed on no line and arrives.
+def test_what_is_soaked_brings_its_water() -> None:
+    lines = (Line("c", 100, "cream"), Line("s", 10, "syrup", soaked=5))
+    own = book(Formula("mix", "Mix", lines, losses=Losses(pan_percent=10)))
+    made = compose(own, ["mix"])["mix"]
+    assert made.mass_g == 160
+    assert made.grams["water"] == pytest.approx(60 + 3 + 50)
+    reading = read_formulas(own, ["mix"])["mix"]
+    assert (reading.batch_g, reading.finished_g) == (110, pytest.approx(144))
+    assert "soaked up" in reading.finished_working.law
+    check(reading.finished_working)
+
+
+def test_water_that_is_soaked_up_takes_as_much_room_as_on_a_line() -> None:
+    dense = tuple(Ingredient(key, key, density_g_ml=own) for key, own in (("a", 1.2), ("w", 1.0)))
+    soaked = Formula("f", "Soaked", (Line("a", 10, "a", soaked=5),))
+    weighed = Formula("g", "Weighed", (Line("a", 10, "a"), Line("w", 50, "w")))
+    read_ = read_formulas(Book(dense, (soaked, weighed)), ["f", "g"])
+    assert read_["f"].density_g_ml == pytest.approx(read_["g"].density_g_ml)
+
+
+@pytest.mark.parametrize("strained", [0, 25, 100])
+@pytest.mark.parametrize("soaked", [0, 2.5])
+def test_a_line_a_step_heavier_is_the_same_as_put_together_anew(
+    strained: float, soaked: float
+) -> None:
+    lines = (
+        Line("c", 100, "cream"),
+        Line("s", 50, "syrup", strained_percent=strained, soaked=soaked),
+    )
+    ready = lines_of(book(Formula("mix", "Mix", lines)), "mix")
+    for moved in ready.beside((100, 50), (1, 1)):
+        anew = ready.mix(moved.masses_g)
+        assert moved.own.mass_g == pytest.approx(anew.own.mass_g)
+        assert moved.own.grams == pytest.approx(anew.own.grams)
+
+
+@pytest.mark.parametrize(
+    ("field", "value"), [("strained_percent", 101), ("strained_percent", -1), ("soaked", 21)]
+)
+def test_a_share_in_the_sieve_and_a_soak_have_limits(field: str, value: float) -> None:
+    with pytest.raises(OutOfRange) as refused:
+        Line("a", 1, "cream", **{field: value})
+    assert refused.value.field == field
 
 
 def test_an_unknown_make_up_leaves_unknown_and_says_whose_it_wants() -> None:

@@ -1,6 +1,7 @@
 """The pantry and the formulas in depth: prices, kinds, cooking to a sign, revisions, the bite."""
 
 from collections.abc import Callable
+from importlib import import_module
 from typing import Any
 
 import pytest
@@ -284,7 +285,7 @@ def test_what_is_strained_out_is_paid_for_and_declared_and_does_not_arrive(
     )
     lines = [
         {"key": "c", "mass_g": 200, "ingredient": shelves.ingredient["id"]},
-        {"key": "t", "mass_g": 50, "ingredient": leaves["id"], "strained": True},
+        {"key": "t", "mass_g": 50, "ingredient": leaves["id"], "strained_percent": 100},
     ]
     own = made(
         shelves.client,
@@ -298,6 +299,50 @@ def test_what_is_strained_out_is_paid_for_and_declared_and_does_not_arrive(
     # 0.25 kg at 10 for 200 g that arrive.
     assert found["cost"]["working"]["value"] == pytest.approx(1.25)
     assert "celery" in read["declared"]["contains"]
+
+
+def test_leaves_of_gelatin_are_typed_soaked_and_bring_their_water(shelves: Shelves) -> None:
+    leaf = {
+        "name": "Leaf gelatin",
+        "make_up": WHOLE | {"water": 12, "gelatin": 88, "bloom": 200},
+        "pieces": [{"name": "leaf", "mass_g": 2}],
+    }
+    made(shelves.client, "ingredient", leaf)
+    typed = post(shelves.client, "/api/formulas/read-line", {"text": "5 leaves gelatin"}).json()
+    soaked, mass = typed["certain"]["soaked"], typed["certain"]["mass_g"]
+    assert (mass, soaked) == (10, 5)
+    lines = [{"key": "g", "mass_g": mass, "soaked": soaked, "ingredient": typed["certain"]["id"]}]
+    entry = {"name": "Squeezed", "lines": lines, "losses": {"pan_percent": 0}}
+    own = made(shelves.client, "formula", entry)
+    assert own["lines"][0]["soaked"] == 5
+    read = shelves.client.get(f"/api/formulas/{own['id']}/reading").json()
+    # By hand: 10 g take up 50 g; 1.2 + 50 g of water in 60 g.
+    assert (read["batch_g"], read["finished_g"]) == (10, 60)
+    water = gauges(shelves.client, own)["water"]["working"]["value"]
+    assert water == pytest.approx(100 * 51.2 / 60)
+
+
+@pytest.mark.parametrize(("field", "value"), [("strained_percent", 101), ("soaked", -1)])
+def test_a_share_out_of_range_is_refused_at_its_line(
+    shelves: Shelves, field: str, value: float
+) -> None:
+    row = shelves.client.get(f"/api/formulas/{shelves.formula['id']}").json()
+    line = {**entry_of("formula", row)["lines"][0], field: value}
+    refused = change(shelves, "formula", row, lines=[line])
+    assert refused["status"] == 422
+    assert refused["errors"][0]["field"] == f"lines.0.{field}"
+
+
+def test_what_older_changes_tell_of_straining_is_said_the_new_way() -> None:
+    moved = import_module("fernbell.server.formulas.migrations.0010_by_share")
+    lines = [{"key": "a", "strained": True}, {"key": "b", "strained": False}, {"key": "c"}]
+    assert moved.renewed(lines)
+    assert lines == [
+        {"key": "a", "strained_percent": 100},
+        {"key": "b", "strained_percent": 0},
+        {"key": "c"},
+    ]
+    assert not moved.renewed(lines)
 
 
 class TestRevisions:

@@ -10,8 +10,8 @@ from fernbell.core.pantry import ChocolateKind, Ingredient, LineRole, Temper, is
 
 _COMPOUND_MELT, _COMPOUND_WORK = (40.0, 45.0), (35.0, 40.0)
 _SOAK = (
-    "Soak the leaves in plenty of cold water and squeeze: the water on the list is what they "
-    "carry, about five times their weight."
+    "Soak the leaves in plenty of cold water and squeeze: they bring about five times their weight "
+    "of it, which is counted and on no line."
 )
 WORKED = ("temper", "brush", "dip", "spread")
 """Stages at which chocolate is worked, at its own figure."""
@@ -109,7 +109,7 @@ def stage_boils(stage: str, lines: Lines) -> float | None:
     own = tuple(
         line for line, role in pairs if line.stage == stage and role is not LineRole.GELATIN
     )
-    weighed = sum(line.mass_g for line in own)
+    weighed = sum(line.goes_in_g for line in own)
     lost = lines.mix().own.cooking.lost_g
     if not 0 <= lost < weighed:
         return None

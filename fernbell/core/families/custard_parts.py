@@ -8,7 +8,7 @@ SWEET = window(7, 26, "Below it tastes flat, above it cloys.")
 FAT = window(3, 34, "Below it is thin, above it coats the tongue.")
 
 LIGHT = Admits((LineRole.MILK, LineRole.CREAM), sour=False, most={"milk_fat": 18})
-VANILLA = StarterLine("vanilla", 2, "", "flavor", optional=True, strained=True)
+VANILLA = StarterLine("vanilla", 2, "", "flavor", optional=True, strained_percent=100)
 BOIL = step("boil", "Bring milk to the boil with half the sugar and the vanilla.", 100)
 COOK = step(
     "cook",

@@ -113,7 +113,7 @@ class StarterLine:
     slot: str = ""
     optional: bool = False
     overrun_percent: float = 0.0
-    strained: bool = False
+    strained_percent: float = 0.0
     admits: Admits | None = None
 
 

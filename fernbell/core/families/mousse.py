@@ -166,7 +166,7 @@ MOUSSE = Family(
                 ),
                 StarterLine("milk", 150, "warm", "lightens it", overrun_percent=190),
                 StarterLine("sugar", 40, "warm", "sweetness"),
-                StarterLine("vanilla", 2, "warm", "flavor", optional=True, strained=True),
+                StarterLine("vanilla", 2, "warm", "flavor", optional=True, strained_percent=100),
                 StarterLine("gelatin", 3.5, "bloom", "the dial sets it", slot="set"),
                 StarterLine("water", 20, "bloom", "blooms the gelatin"),
             ),

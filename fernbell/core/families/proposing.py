@@ -14,8 +14,10 @@ from fernbell.core.families.stuffs import STUFFS, choices, nearest, widened
 from fernbell.core.families.warmth import COLDEST_C, SET_AT_C, WARMEST_C, firm_share, solid_share
 from fernbell.core.field import Field
 from fernbell.core.formulas import Book, Formula, Line, Lines, Step, lines_of
-from fernbell.core.pantry import Ingredient, chocolate_kind
+from fernbell.core.pantry import Ingredient, chocolate_kind, soaks_up
 from fernbell.starter.practice import practice
+
+Pairs = tuple[tuple[StarterLine, Ingredient], ...]
 
 USUAL_FINISHED_G = practice("finished, first")
 FINISHED = Field(
@@ -96,7 +98,7 @@ def propose(
     job = at_altitude(job.made(wish.way), altitude_m)
     parts = [one for one in job.parts if not (one.optional and one.stuff in wish.without)]
     taken = [_picked(part, wish, pantry) for part in parts]
-    pairs = tuple(zip(parts, taken, strict=True))
+    pairs = _soaked(tuple(zip(parts, taken, strict=True)))
     kind = job.kind or family.kind
     formula = _starter(f"{family.name}, {job.name}", kind, job, pairs)
     book = Book(tuple({one.key: one for one in taken}.values()), (formula,))
@@ -104,7 +106,7 @@ def propose(
     there = replace(ready, formula=_set(job, wish, ready))
     factor = wish.finished_g / there.mix().finished_g
     sized = weighable(ready, there.weighed(line.mass_g * factor for line in there.formula.lines))
-    why = {line.key: part.why for line, part in zip(sized.lines, parts, strict=True)}
+    why = {line.key: part.why for line, (part, _) in zip(sized.lines, pairs, strict=True)}
     picked = {part.slot: of.key for part, of in pairs if part.slot}
     # What the dial takes out altogether is left out.
     made = replace(sized, lines=tuple(line for line in sized.lines if line.mass_g))
@@ -118,6 +120,14 @@ def _chocolate(job: Job, wish: Wish, pantry: tuple[Ingredient, ...]) -> Ingredie
         if STUFFS[part.stuff].chocolate is not None:
             return _picked(part, wish, pantry)
     return None
+
+
+def _soaked(pairs: Pairs) -> Pairs:
+    """Leaves bring the water they are soaked in; what powder blooms in is on a line."""
+    soaked = {part.stage for part, of in pairs if soaks_up(of)}
+    return tuple(
+        (part, of) for part, of in pairs if not (part.stuff == "water" and part.stage in soaked)
+    )
 
 
 def _set(job: Job, wish: Wish, ready: Lines) -> Formula:
@@ -135,9 +145,7 @@ def _set(job: Job, wish: Wish, ready: Lines) -> Formula:
         return turn(job.dial, ready, nearest_)
 
 
-def _starter(
-    name: str, kind: str, job: Job, pairs: tuple[tuple[StarterLine, Ingredient], ...]
-) -> Formula:
+def _starter(name: str, kind: str, job: Job, pairs: Pairs) -> Formula:
     """The starter as it stands, with what the kitchen has."""
     lines = tuple(
         Line(
@@ -146,7 +154,8 @@ def _starter(
             of.key,
             overrun_percent=part.overrun_percent,
             stage=part.stage,
-            strained=part.strained,
+            strained_percent=part.strained_percent,
+            soaked=soaks_up(of),
         )
         for at, (part, of) in enumerate(pairs)
     )

@@ -153,7 +153,7 @@ def _gelatins(was: Ingredient, new: Ingredient) -> Iterator[Note]:
         yield Note(
             "order",
             "Soak leaves in plenty of cold water 5-10 min and squeeze; they carry some five times "
-            "their weight of it: leave out the water the powder was bloomed in.",
+            "their weight of it: the water that the powder was bloomed in stands for that.",
         )
     elif powder and not leaf:
         yield Note("order", "Bloom powder in 5-6 times its weight of cold water, and count that.")

@@ -10,6 +10,8 @@ from fernbell.core.formulas.air import (
 from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import (
     SIGNS,
+    SOAKED,
+    STRAINED,
     USUAL_LOSSES,
     Book,
     CookedTo,
@@ -92,6 +94,8 @@ __all__ = [
     "HOLD_SOURCE",
     "KINDS",
     "SIGNS",
+    "SOAKED",
+    "STRAINED",
     "SWEETNESS",
     "USUAL_DENSITY",
     "USUAL_LOSSES",

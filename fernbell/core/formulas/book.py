@@ -10,16 +10,22 @@ from fernbell.core.field import Field
 from fernbell.core.formulas.air import GAS_KEPT_IN_FOLDING
 from fernbell.core.formulas.method import Wait
 from fernbell.core.heat import CARAMEL_FROM_C
-from fernbell.core.pantry import Ingredient
+from fernbell.core.pantry import LEAF_SOAKS_UP, Ingredient
 from fernbell.starter.practice import practice
+
+STRAINED = Field("strained_percent", "Left in the sieve", most=100, step=5, first=100)
+SOAKED = Field("soaked", "Times its weight of water", most=20, step=0.5, first=LEAF_SOAKS_UP)
+"""What a line may say beside its grams."""
 
 
 @dataclass(frozen=True, slots=True)
 class Line:
     """One line: so many grams of an ingredient, or of another formula as finished.
 
-    `stage` names the step it goes in at ('boil', 'fold'); `strained` says that it is taken out
-    again, like the leaves of an infusion: it is weighed and paid for, and does not arrive.
+    `stage` names the step it goes in at ('boil', 'fold'); `strained_percent` is the share of it
+    that stays in the sieve, like the leaves of an infusion or the pulp of a fruit: it is weighed
+    and paid for, and does not arrive. `soaked` is how many times its weight of water it takes up
+    before it goes in, as leaves of gelatin do: water that is on no other line.
     `note` is what else is said of it, such as 'to taste': then it need not weigh anything.
     """
 
@@ -29,16 +35,34 @@ class Line:
     formula: str | None = None
     overrun_percent: float = 0.0
     stage: str = ""
-    strained: bool = False
+    strained_percent: float = 0.0
+    soaked: float = 0.0
     note: str = ""
 
     def __post_init__(self) -> None:
         check_range("mass_g", self.mass_g)
         check_range("overrun_percent", self.overrun_percent, most=2000)
+        STRAINED.check(self.strained_percent)
+        SOAKED.check(self.soaked)
         if (self.ingredient is None) == (self.formula is None):
             raise CoreError(
                 "ingredient", "both or neither", "an ingredient or a formula, one of them"
             )
+
+    @property
+    def passes(self) -> float:
+        """What of it is not left in the sieve [0 to 1]."""
+        return 1 - self.strained_percent / 100
+
+    @property
+    def water_g(self) -> float:
+        """Water it takes up before it goes in [g]."""
+        return self.mass_g * self.soaked
+
+    @property
+    def goes_in_g(self) -> float:
+        """What of it goes on into the formula, with the water it brings [g]."""
+        return (self.mass_g + self.water_g) * self.passes
 
 
 class Until(StrEnum):
@@ -96,8 +120,8 @@ class CookedTo:
 class Losses:
     """What does not arrive: boiled or baked off, left in the pan, tasted.
 
-    Cooking is a share of what was weighed and not strained out; pan and tasting, with what a
-    strained line holds back, are shares of what is then left.
+    Cooking is a share of what was weighed and not strained out; pan and tasting, with the liquid
+    that what is strained out holds back, are shares of what is then left.
     Where `cooked_to` says until when, the share follows from it, and `cooking_percent` only
     stands in while it cannot be worked out.
     """

@@ -101,12 +101,16 @@ def settled(book: Book, keys: Iterable[str], *, altitude_m: float = 0.0) -> Book
 
 @dataclass(frozen=True, slots=True)
 class Shares:
-    """What one gram of a line holds: components, kinds, and whose make-up the rest wants."""
+    """What one gram of a line holds: components, kinds, and whose make-up the rest wants.
+
+    `goes_in` is what of it goes on into the formula, with the water it took up [g].
+    """
 
     known: tuple[tuple[str, float], ...]
     kinds: tuple[tuple[Kind, float], ...]
     lacking: Mapping[str, tuple[str, ...]]
     overcooked: tuple[str, ...] = ()
+    goes_in: float = 1.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -126,7 +130,8 @@ class Raw:
             grams[name] += mass_g * share
         for kind, share in shares.kinds:
             kinds[kind] = kinds.get(kind, 0.0) + mass_g * share
-        return replace(self, batch_g=self.batch_g + mass_g, grams=grams, kinds=kinds)
+        batch = self.batch_g + mass_g * shares.goes_in
+        return replace(self, batch_g=batch, grams=grams, kinds=kinds)
 
 
 def gather(
@@ -156,10 +161,10 @@ def gather(
     batch = 0.0
     for at, line in enumerate(formula.lines):
         mass = line.mass_g if masses_g is None else masses_g[at]
-        if not mass or line.strained:
+        if not mass:
             continue
-        batch += mass
-        shares = shares_of(book, line, made)
+        shares = going_in(book, line, made)
+        batch += mass * shares.goes_in
         for name, share in shares.known:
             grams[name] += mass * share
         for kind, share in shares.kinds:
@@ -230,6 +235,34 @@ def shares_of(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares
         tuple((kind, own / nested.mass_g) for kind, own in nested.kinds.items()),
         nested.unknown,
         nested.overcooked,
+    )
+
+
+def going_in(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares:
+    """What one weighed gram of a line brings into its formula.
+
+    Args:
+        book: where ingredients are looked up [Book].
+        line: the line [Line].
+        made: compositions of the formulas that stand as lines [g].
+    Returns:
+        shares of a gram, without what stays in the sieve and with the water it took up [1].
+    Raises:
+        UnknownKey: the line points at nothing.
+    Source:
+        mass balance; what stays in the sieve is counted as of the same make-up.
+    """
+    if not line.passes:
+        return Shares((), (), {}, goes_in=0.0)
+    plain = shares_of(book, line, made)
+    if line.passes == 1 and not line.soaked:
+        return plain
+    held = (*plain.known, ("water", line.soaked))
+    return replace(
+        plain,
+        known=tuple((name, share * line.passes) for name, share in held),
+        kinds=tuple((kind, share * line.passes) for kind, share in plain.kinds),
+        goes_in=line.passes * (1 + line.soaked),
     )
 
 

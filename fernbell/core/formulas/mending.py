@@ -8,7 +8,7 @@ from scipy.optimize import brentq
 
 from fernbell.core.errors import CoreError
 from fernbell.core.formulas.book import Book, CookedTo, Line, Losses, Until
-from fernbell.core.formulas.composition import shares_of
+from fernbell.core.formulas.composition import going_in
 from fernbell.core.formulas.figures import FIGURES, Figure
 from fernbell.core.formulas.gauge import Gauge, Verdict
 from fernbell.core.formulas.mix import Lines
@@ -119,7 +119,7 @@ def _is_little(lines: Lines, moved_g: float) -> bool:
 
 def _least(lines: Lines, figure: Figure, target: float) -> Mend | None:
     """The one line that has to move least: by its slope, those that seem to need least first."""
-    kept = [line for line in lines.formula.lines if not line.strained]
+    kept = [line for line in lines.formula.lines if line.passes]
     for line in sorted(kept, key=lambda one: _seems(lines, figure, one, target)):
         found = _line(lines, figure, line, target)
         if found is not None:
@@ -188,10 +188,10 @@ def _bringing(lines: Lines, parts: tuple[str, ...]) -> Line | None:
     """The line that brings most of it."""
 
     def brings(line: Line) -> float:
-        known = shares_of(lines.book, line, lines.made).known
+        known = going_in(lines.book, line, lines.made).known
         return line.mass_g * sum(share for name, share in known if name in parts)
 
-    kept = (line for line in lines.formula.lines if not line.strained)
+    kept = (line for line in lines.formula.lines if line.passes)
     best = max(kept, key=brings, default=None)
     return best if best and brings(best) > 0 else None
 

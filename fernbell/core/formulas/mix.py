@@ -12,6 +12,7 @@ from fernbell.core.formulas.composition import (
     compose,
     cooked,
     gather,
+    going_in,
     shares_of,
 )
 from fernbell.core.formulas.cooking import SOLUBLE, SOLUBLE_KINDS, dissolved
@@ -116,9 +117,7 @@ class Lines:
         masses = tuple(float(one) for one in masses_g)
         raw = gather(self.book, self.formula, self.made, masses)
         for at, (line, step) in enumerate(zip(self.formula.lines, steps_g, strict=True)):
-            more = raw
-            if not line.strained:
-                more = raw.more(shares_of(self.book, line, self.made), step)
+            more = raw.more(going_in(self.book, line, self.made), step)
             moved = (*masses[:at], masses[at] + step, *masses[at + 1 :])
             yield Mix(self, moved, self._cooked(more))
 
@@ -232,6 +231,10 @@ FIRMING, BOUND = "what firms in it", "water bound"
 
 def _ganached(book: Book, line: Line, made: Mapping[str, Composition]) -> Mapping[str, float]:
     """Of a gram of a line: chocolate by its kind, what firms in it, water that is bound [g]."""
+    return {key: share * line.passes for key, share in _holds(book, line, made).items()}
+
+
+def _holds(book: Book, line: Line, made: Mapping[str, Composition]) -> Mapping[str, float]:
     if line.formula is not None:
         within: dict[str, float] = {}
         for own in book.formula(line.formula).lines:
@@ -239,7 +242,7 @@ def _ganached(book: Book, line: Line, made: Mapping[str, Composition]) -> Mappin
                 within[key] = within.get(key, 0.0) + share * own.mass_g
         whole = made[line.formula].mass_g
         return {key: grams / whole for key, grams in within.items()} if whole > 0 else {}
-    if line.ingredient is None or line.strained:
+    if line.ingredient is None:
         return {}
     ingredient = book.ingredient(line.ingredient)
     contents = ingredient.make_up
@@ -258,11 +261,11 @@ def _coating_share(book: Book, line: Line) -> float:
     By the cream compound takes for a drip, beside couverture; common practice. What is nested is
     not looked through.
     """
-    if line.ingredient is None or line.strained:
+    if line.ingredient is None:
         return 0.0
     ingredient = book.ingredient(line.ingredient)
     coating = coating_of(ingredient)
     if coating is None or ingredient.make_up is None:
         return 0.0
     cocoa = (ingredient.make_up.cocoa_butter or 0) + (ingredient.make_up.cocoa_solids or 0)
-    return COATINGS_FIRM[coating] - cocoa / 100
+    return (COATINGS_FIRM[coating] - cocoa / 100) * line.passes

@@ -38,8 +38,8 @@ def _arriving(book: Book, formula: Formula) -> Price:
     """A gram of what arrives of a formula."""
     priced = list(zip(formula.lines, price_per_g(book, formula), strict=True))
     needs = tuple(dict.fromkeys(_wanted(priced)))
-    kept = sum(line.mass_g for line in formula.lines if not line.strained)
-    arrives = kept * finished_share(formula.losses)
+    goes_in = sum(line.goes_in_g for line in formula.lines)
+    arrives = goes_in * finished_share(formula.losses)
     if needs or not arrives:
         return None, needs
     whole = sum(line.mass_g * price for line, (price, _) in priced if price is not None)

@@ -133,7 +133,7 @@ def read_formulas(book: Book, keys: Iterable[str]) -> dict[str, FormulaReading]:
     readings: dict[str, FormulaReading] = {}
     for key in building_order(book, keys):
         formula = book.formula(key)
-        kept = [line for line in formula.lines if not line.strained]
+        kept = [line for line in formula.lines if line.passes]
         bodies = tuple([_line_body(book, line, readings) for line in kept])
         missing: tuple[str, ...] = ()
         if None in bodies:
@@ -149,8 +149,7 @@ def _read(
     formula: Formula, bodies: tuple[Aerated | None, ...], missing: tuple[str, ...]
 ) -> FormulaReading:
     batch = sum(line.mass_g for line in formula.lines)
-    strained = sum(line.mass_g for line in formula.lines if line.strained)
-    finished = (batch - strained) * finished_share(formula.losses)
+    finished = sum(line.goes_in_g for line in formula.lines) * finished_share(formula.losses)
     body = _cooked(formula, [one for one in bodies if one is not None]) if not missing else None
     density = formula.measured_density_g_ml or (body.density_g_ml if body else None)
     return FormulaReading(
@@ -167,20 +166,22 @@ def _read(
 
 
 def _line_body(book: Book, line: Line, known: dict[str, FormulaReading]) -> Aerated | None:
-    if line.mass_g == 0:
+    mass = line.mass_g * line.passes
+    if mass == 0:
         return Aerated(0.0, 0.0)
     if line.formula is not None:
         reading = known[line.formula]
         if reading.body is None or reading.body.mass_g == 0:
             return None
-        share = line.mass_g / reading.body.mass_g
+        share = mass / reading.body.mass_g
         gas_free, gas = reading.body.gas_free_ml * share, reading.body.gas_ml * share
     else:
         density = book.ingredient(line.ingredient or "").density_g_ml
         if density is None:
             return None
-        gas_free, gas = line.mass_g / density, 0.0
-    return Aerated(line.mass_g, gas_free, gas + gas_free * line.overrun_percent / 100)
+        gas_free, gas = mass / density, 0.0
+    gas_free += line.water_g * line.passes / WATER_G_ML
+    return Aerated(line.goes_in_g, gas_free, gas + gas_free * line.overrun_percent / 100)
 
 
 def _cooked(formula: Formula, bodies: list[Aerated]) -> Aerated | None:
@@ -223,33 +224,32 @@ def finished_working(formula: Formula) -> Working:
     """
     losses = formula.losses
     batch = sum(line.mass_g for line in formula.lines)
-    strained = sum(line.mass_g for line in formula.lines if line.strained)
-    finished = (batch - strained) * finished_share(losses)
+    soaked = sum(line.water_g for line in formula.lines)
+    strained = sum((one.mass_g + one.water_g) * (1 - one.passes) for one in formula.lines)
+    finished = (batch + soaked - strained) * finished_share(losses)
     pan, tasting = losses.pan_percent, losses.tasting_percent
     cooked = 1 - losses.cooking_percent / 100
-    kept = "(weighed − strained out)" if strained else "weighed"
+    terms = ((" + soaked up", soaked), (" − strained out", strained))
+    told = [(name, grams) for name, grams in terms if grams]
+    law = "weighed" + "".join(name for name, _ in told)
+    own = figure_text(batch) + "".join(name[:3] + figure_text(grams) for name, grams in told)
+    kept, weighed = (f"({text})" if told else text for text in (law, own))
     return Working(
         figure=f"{formula.name}, finished",
         value=finished,
         unit="g",
         given=(
             Given("weighed", batch, "g"),
-            *((Given("strained out", strained, "g"),) if strained else ()),
+            *(Given(name[3:], grams, "g") for name, grams in told),
             Given("lost in cooking", losses.cooking_percent, "%"),
             Given("left in the pan", pan, "%"),
             Given("tasted", tasting, "%"),
         ),
         law=f"finished = {kept} × (1 − cooking) × (1 − pan − tasting)",
-        arithmetic=f"{_kept_text(batch, strained)} × {figure_text(cooked)} × "
+        arithmetic=f"{weighed} × {figure_text(cooked)} × "
         f"{figure_text(1 - (pan + tasting) / 100)} = {figure_text(finished)} g",
         source=MASS_BALANCE + "; the losses are set on the formula",
     )
-
-
-def _kept_text(batch: float, strained: float) -> str:
-    if not strained:
-        return figure_text(batch)
-    return f"({figure_text(batch)} − {figure_text(strained)})"
 
 
 def _density_working(

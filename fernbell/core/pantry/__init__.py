@@ -49,6 +49,7 @@ from fernbell.core.pantry.measuring import (
 )
 from fernbell.core.pantry.packs import Pack, Price, price_on, price_per_kg
 from fernbell.core.pantry.roles import (
+    LEAF_SOAKS_UP,
     LIQUIDS,
     SWEETS,
     LineRole,
@@ -58,6 +59,7 @@ from fernbell.core.pantry.roles import (
     is_leaf,
     role_by,
     role_of,
+    soaks_up,
 )
 from fernbell.core.pantry.words import (
     CHOCOLATES,
@@ -83,6 +85,7 @@ __all__ = [
     "EGGS_LEFT",
     "EGG_GRADES",
     "FATS",
+    "LEAF_SOAKS_UP",
     "LIQUIDS",
     "PALE",
     "PECTIN_KINDS",
@@ -139,5 +142,6 @@ __all__ = [
     "role_by",
     "role_of",
     "said_in_kitchen",
+    "soaks_up",
     "temper_of",
 ]

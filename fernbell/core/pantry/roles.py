@@ -8,6 +8,7 @@ from fernbell.core.pantry.chocolate import DARK_COATING, WHITE_COATING, Chocolat
 from fernbell.core.pantry.eggs import EggPart
 from fernbell.core.pantry.ingredient import Ingredient
 from fernbell.core.pantry.makeup import FATS, SUGARS
+from fernbell.starter.practice import practice
 
 
 class LineRole(StrEnum):
@@ -161,6 +162,23 @@ def is_leaf(ingredient: Ingredient) -> bool:
     if made is None or not made.gelatin:
         return False
     return any("leaf" in piece.name.lower() for piece in ingredient.pieces)
+
+
+LEAF_SOAKS_UP = practice("leaf gelatin soaks up")
+"""Water a leaf of gelatin carries when it is soaked and squeezed [g/g]; common practice."""
+
+
+def soaks_up(ingredient: Ingredient) -> float:
+    """How many times its weight of water something takes up before it goes in, as a rule.
+
+    Args:
+        ingredient: any [Ingredient].
+    Returns:
+        water on its weight; none but for leaves of gelatin [g/g].
+    Source:
+        common practice.
+    """
+    return LEAF_SOAKS_UP if is_leaf(ingredient) else 0.0
 
 
 MILK_ASH, EGG_ASH = 0.44, 0.84

@@ -4,6 +4,7 @@ from fernbell.demo.formulas.entry import (
     SOAK,
     DemoFormula,
     chill,
+    leaves,
     line,
     losses,
     step,
@@ -20,7 +21,7 @@ CUPS = (
             line("milk", 150, "warm"),
             line("elderflower", 110, "warm"),
             line("sugar", 15, "warm"),
-            line("leaf-gelatin", 5, "soak"),
+            leaves(5),
             line("lemon-zest", 3, "warm"),
         ),
         (
@@ -67,7 +68,7 @@ CUPS = (
             line("rhubarb", 400, "warm"),
             line("sugar", 85, "warm"),
             line("orange-juice", 60, "cold"),
-            line("leaf-gelatin", 7, "soak"),
+            leaves(7),
         ),
         (
             SOAK,

@@ -26,7 +26,8 @@ class DemoLine:
     overrun_percent: float = 0.0
     nested: bool = False
     stage: str = ""
-    strained: bool = False
+    strained_percent: float = 0.0
+    soaked: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,7 +54,12 @@ def line(of: str, mass_g: float, stage: str = "", *, overrun: float = 0.0) -> De
 
 def infused(of: str, mass_g: float, stage: str = "") -> DemoLine:
     """A line that is strained out again."""
-    return DemoLine(of, mass_g, stage=stage, strained=True)
+    return DemoLine(of, mass_g, stage=stage, strained_percent=100)
+
+
+def leaves(mass_g: float) -> DemoLine:
+    """Leaves of gelatin, soaked and squeezed."""
+    return DemoLine("leaf-gelatin", mass_g, stage="soak", soaked=5)
 
 
 def nested(of: str, mass_g: float, stage: str = "") -> DemoLine:
@@ -77,6 +83,7 @@ __all__ = [
     "cooked_to",
     "freeze",
     "infused",
+    "leaves",
     "line",
     "losses",
     "nested",

@@ -6,7 +6,7 @@ from typing import Any
 from fernbell.core.formulas import Line
 from fernbell.server.formulas.models import Formula, FormulaLine
 
-PLAIN = ("key", "mass_g", "overrun_percent", "stage", "strained", "note")
+PLAIN = ("key", "mass_g", "overrun_percent", "stage", "strained_percent", "soaked", "note")
 """What a line says of itself, the same everywhere; what it weighs is told beside it."""
 
 

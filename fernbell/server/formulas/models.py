@@ -51,7 +51,8 @@ class FormulaLine(models.Model):
     mass_g = models.FloatField()
     overrun_percent = models.FloatField(default=0)
     stage = models.CharField(max_length=40, blank=True)
-    strained = models.BooleanField(default=False)
+    strained_percent = models.FloatField(default=0)
+    soaked = models.FloatField(default=0)
     note = models.CharField(max_length=80, blank=True)
     ingredient = models.ForeignKey(
         Ingredient, null=True, on_delete=models.PROTECT, related_name="lines"

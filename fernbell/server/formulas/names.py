@@ -6,7 +6,7 @@ from uuid import UUID
 from ninja import Schema
 
 from fernbell.core.formulas import read_formulas
-from fernbell.core.pantry import Ingredient
+from fernbell.core.pantry import Ingredient, soaks_up
 from fernbell.core.pantry.naming import Choice, Lookup, Named, Understood, called
 from fernbell.server.formulas.books import book_for
 from fernbell.server.formulas.rows import FORMULA
@@ -18,7 +18,8 @@ from fernbell.server.rows.search import lookup
 class LineChoice(Schema):
     """One thing a line may be: its grams, or what is missing to weigh it.
 
-    `measure` tells choices of one thing apart, `called` is the other name by which it fits.
+    `measure` tells choices of one thing apart, `called` is the other name by which it fits,
+    `soaked` what water it takes up before it goes in, as a rule [times its weight].
     """
 
     id: UUID
@@ -29,6 +30,7 @@ class LineChoice(Schema):
     lacks: str
     wants_amount: bool
     called: str
+    soaked: float
 
 
 class ReadLine(Schema):
@@ -98,4 +100,5 @@ def _choice(one: Choice, typed: str) -> LineChoice:
         lacks=one.lacks,
         wants_amount=one.wants_amount,
         called=called(one.named, typed),
+        soaked=0.0 if one.named.is_formula else soaks_up(one.named.of),
     )

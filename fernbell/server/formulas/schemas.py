@@ -44,7 +44,8 @@ class LineIn(Entry):
     mass_g: float
     overrun_percent: float = 0
     stage: Short = ""
-    strained: bool = False
+    strained_percent: float = 0
+    soaked: float = 0
     note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=80)] = ""
     ingredient: UUID | None = None
     formula: UUID | None = None
@@ -53,7 +54,15 @@ class LineIn(Entry):
     def in_range(self) -> Self:
         """Let core refuse what is out of range, and a line of both or neither."""
         ingredient, formula = (str(one) if one else None for one in (self.ingredient, self.formula))
-        Line(self.key, self.mass_g, ingredient, formula, self.overrun_percent)
+        Line(
+            self.key,
+            self.mass_g,
+            ingredient,
+            formula,
+            self.overrun_percent,
+            strained_percent=self.strained_percent,
+            soaked=self.soaked,
+        )
         return self
 
 
@@ -147,7 +156,8 @@ class LineOut(Schema):
     mass_g: float
     overrun_percent: float
     stage: str
-    strained: bool
+    strained_percent: float
+    soaked: float
     note: str
     ingredient: UUID | None
     formula: UUID | None

@@ -80,11 +80,18 @@ def as_core(row: Any) -> Ingredient:
 
 MEASURED = (
     *("id", "name", "density_g_ml", "cup_density_g_ml", "weigh_step_g"),
-    *("pieces", "states", "packs"),
+    *("pieces", "states", "packs", "make_up"),
 )
-"""Fields by which an ingredient is weighed."""
+"""Fields by which an ingredient is weighed, and told to be gelatin in leaves."""
 
 
-def as_measured(id: UUID, *, packs: list[dict[str, Any]], **fields: Any) -> Ingredient:  # noqa: A002
+def as_measured(
+    id: UUID,  # noqa: A002
+    *,
+    packs: list[dict[str, Any]],
+    make_up: dict[str, Any] | None,
+    **fields: Any,
+) -> Ingredient:
     """An ingredient by the fields it is MEASURED by; nobody asks what it costs."""
-    return ingredient_of(str(id), **fields, bought=packs, egg="")
+    known = MakeUp(**make_up) if make_up else None
+    return ingredient_of(str(id), **fields, make_up=known, bought=packs, egg="")

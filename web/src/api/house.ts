@@ -21,6 +21,7 @@ const NOTHING: House = {
     legs: [],
     slots: {},
     demands: [],
+    line: {},
     wish: [],
     drips: [],
     signs: {},

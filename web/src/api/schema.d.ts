@@ -2901,8 +2901,8 @@ export interface components {
          * FormulasOut
          * @description What a screen has to know of formulas.
          *
-         *     `slots` are the words of a job's sentence, `demands` what can be asked of a fit; `wish` and
-         *     `drips` what is entered beside a job.
+         *     `slots` are the words of a job's sentence, `demands` what can be asked of a fit; `line` is
+         *     what a line may say beside its grams, `wish` and `drips` what is entered beside a job.
          */
         FormulasOut: {
             /** Demands */
@@ -2915,6 +2915,10 @@ export interface components {
             kinds: components["schemas"]["KindOut"][];
             /** Legs */
             legs: components["schemas"]["LegKind"][];
+            /** Line */
+            line: {
+                [key: string]: components["schemas"]["FieldOut"];
+            };
             /** Measures */
             measures: {
                 [key: string]: string;
@@ -3724,7 +3728,8 @@ export interface components {
          * LineChoice
          * @description One thing a line may be: its grams, or what is missing to weigh it.
          *
-         *     `measure` tells choices of one thing apart, `called` is the other name by which it fits.
+         *     `measure` tells choices of one thing apart, `called` is the other name by which it fits,
+         *     `soaked` what water it takes up before it goes in, as a rule [times its weight].
          */
         LineChoice: {
             /** Called */
@@ -3744,6 +3749,8 @@ export interface components {
             measure: string;
             /** Name */
             name: string;
+            /** Soaked */
+            soaked: number;
             /** Wants Amount */
             wants_amount: boolean;
         };
@@ -3781,15 +3788,20 @@ export interface components {
              */
             overrun_percent: number;
             /**
+             * Soaked
+             * @default 0
+             */
+            soaked: number;
+            /**
              * Stage
              * @default
              */
             stage: string;
             /**
-             * Strained
-             * @default false
+             * Strained Percent
+             * @default 0
              */
-            strained: boolean;
+            strained_percent: number;
         };
         /**
          * LineOut
@@ -3810,10 +3822,12 @@ export interface components {
             note: string;
             /** Overrun Percent */
             overrun_percent: number;
+            /** Soaked */
+            soaked: number;
             /** Stage */
             stage: string;
-            /** Strained */
-            strained: boolean;
+            /** Strained Percent */
+            strained_percent: number;
         };
         /**
          * LinePair
@@ -3920,8 +3934,8 @@ export interface components {
          * Losses
          * @description What does not arrive: boiled or baked off, left in the pan, tasted.
          *
-         *     Cooking is a share of what was weighed and not strained out; pan and tasting, with what a
-         *     strained line holds back, are shares of what is then left.
+         *     Cooking is a share of what was weighed and not strained out; pan and tasting, with the liquid
+         *     that what is strained out holds back, are shares of what is then left.
          *     Where `cooked_to` says until when, the share follows from it, and `cooking_percent` only
          *     stands in while it cannot be worked out.
          */

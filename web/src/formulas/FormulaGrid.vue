@@ -48,7 +48,7 @@ function remove(key: string) {
 }
 
 const add = (typed: TypedResult) =>
-  put([...lines.value, { overrun_percent: 0, stage: '', strained: false, ...typed }])
+  put([...lines.value, { overrun_percent: 0, stage: '', strained_percent: 0, ...typed }])
 
 function addAll(more: LineEntry[]) {
   pasting.value = null

@@ -32,8 +32,12 @@ const emit = defineEmits<{
 }>()
 const { show } = useWorking()
 const said = computed(() => props.reading?.kitchen[props.place] ?? null)
+const strained = computed(() => {
+  const percent = props.line.strained_percent
+  return percent === 100 ? 'strained out' : `${figure(percent ?? 0, 1)} % strained out`
+})
 const faults = () =>
-  ['ingredient', 'formula', 'stage', 'note'].flatMap(
+  ['ingredient', 'formula', 'stage', 'note', 'strained_percent', 'soaked'].flatMap(
     (field) => props.errorAt(`lines.${props.place}.${field}`) ?? [],
   )
 </script>
@@ -60,9 +64,9 @@ const faults = () =>
         <span v-else class="name" :title="name">{{ name }}</span>
         <span v-if="line.note" class="note">{{ line.note }}</span>
         <span v-if="line.stage" class="stage">{{ line.stage }}</span>
-        <span v-if="line.strained" class="strained">strained out</span>
+        <span v-if="line.soaked" class="strained">soaked {{ line.soaked }} ×</span>
+        <span v-if="line.strained_percent" class="strained">{{ strained }}</span>
       </span>
-      <p v-for="fault in faults()" :key="fault" class="wrong">{{ fault }}</p>
     </td>
     <td class="percent">
       <WorkedFigure
@@ -115,12 +119,21 @@ const faults = () =>
       />
     </td>
   </tr>
+  <tr v-if="faults().length" class="faults">
+    <td colspan="6">
+      <p v-for="fault in faults()" :key="fault" class="wrong">{{ fault }}</p>
+    </td>
+  </tr>
 </template>
 
 <style scoped>
 tr {
   border-top: 1px solid var(--rule);
   position: relative;
+}
+
+tr.faults {
+  border-top: 0;
 }
 
 tr.base {

@@ -1,5 +1,9 @@
 <script setup lang="ts">
-/** What can be done with the chosen line: where it goes in, strain, count on it, move, take out. */
+/** What can be done with the chosen line: where it goes in, sieve, soak, count on it, move, go. */
+import { computed } from 'vue'
+
+import { house } from '../api/house'
+import LineAside from './LineAside.vue'
 import type { LineEntry } from './lines'
 
 defineProps<{ line: LineEntry; name: string; isBase: boolean; stages: string }>()
@@ -9,6 +13,26 @@ const emit = defineEmits<{
   move: [by: 1 | -1]
   remove: []
 }>()
+const ASIDES = [
+  {
+    key: 'strained_percent',
+    word: 'strain',
+    unit: '% out',
+    title: 'How much of it stays in the sieve: weighed and paid for, it does not arrive',
+  },
+  {
+    key: 'soaked',
+    word: 'soak',
+    unit: '× soaked',
+    title: 'How many times its weight of water it brings, that is weighed on no line',
+  },
+] as const
+const asides = computed(() =>
+  ASIDES.flatMap((one) => {
+    const field = house.value.formulas.line[one.key]
+    return field ? [{ ...one, field }] : []
+  }),
+)
 </script>
 
 <template>
@@ -22,16 +46,17 @@ const emit = defineEmits<{
       :aria-label="`At which step ${name} goes in`"
       @change="(e) => emit('change', { stage: (e.target as HTMLInputElement).value })"
     />
-    <button
-      type="button"
-      :class="{ on: line.strained }"
-      :aria-pressed="line.strained"
-      :aria-label="line.strained ? `${name}: strained out` : `strain ${name} out`"
-      title="Weighed and paid for, but taken out again: it does not arrive"
-      @click="emit('change', { strained: !line.strained })"
-    >
-      strain
-    </button>
+    <LineAside
+      v-for="one in asides"
+      :key="one.key"
+      :word="one.word"
+      :unit="one.unit"
+      :field="one.field"
+      :name="name"
+      :value="line[one.key] ?? 0"
+      :title="one.title"
+      @change="(value) => emit('change', { [one.key]: value })"
+    />
     <button
       type="button"
       :class="{ on: isBase }"
@@ -57,7 +82,7 @@ const emit = defineEmits<{
   padding-left: 26px;
 }
 
-button {
+.line-tools :deep(button) {
   background: var(--paper);
   border: 1px solid var(--leaf-strong);
   border-radius: 6px;
@@ -68,7 +93,7 @@ button {
   padding: 0 6px;
 }
 
-button:hover {
+.line-tools :deep(button:hover) {
   border-color: var(--fern);
 }
 
@@ -89,8 +114,14 @@ button.on {
   width: 92px;
 }
 
+@media (max-width: 1100px) {
+  .stage {
+    width: 70px;
+  }
+}
+
 @media (pointer: coarse) {
-  button,
+  .line-tools :deep(button),
   .stage {
     min-height: 40px;
     min-width: 40px;

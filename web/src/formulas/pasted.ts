@@ -63,7 +63,7 @@ export function linesOf(
   made: Pick<Ingredient, 'id' | 'name'>[],
 ): LineEntry[] {
   const byName = new Map(made.map((one) => [one.name.toLowerCase(), one.id]))
-  const plain = { overrun_percent: 0, stage: '', strained: false }
+  const plain = { overrun_percent: 0, stage: '', strained_percent: 0 }
   return lines.flatMap((line, i): LineEntry[] => {
     const mass_g = gramsOf(line, choices[i])
     const known = offered(line).find((one) => keyOf(one) === choices[i])
@@ -77,6 +77,7 @@ export function linesOf(
       lacks: '',
       wants_amount: false,
       called: '',
+      soaked: 0,
     }
     const key = crypto.randomUUID().slice(0, 8)
     return [{ ...plain, ...lineOf(key, { ...(known ?? fresh), mass_g }, line.note) }]

@@ -23,8 +23,10 @@ export function entryOf(row: Formula): FormulaEntry {
 }
 
 function lineEntryOf(line: FormulaLine): LineEntry {
-  const { key, mass_g, overrun_percent, stage, strained, note, ingredient, formula } = line
-  return { key, mass_g, overrun_percent, stage, strained, note, ingredient, formula }
+  const { key, mass_g, overrun_percent, stage, strained_percent, soaked, note } = line
+  const { ingredient, formula } = line
+  const own = { key, mass_g, overrun_percent, stage, strained_percent, soaked, note }
+  return { ...own, ingredient, formula }
 }
 
 export const useFormula = (id: () => string | undefined) => useDraft('formulas', id, entryOf)

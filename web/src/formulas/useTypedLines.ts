@@ -13,6 +13,7 @@ export interface TypedResult {
   ingredient: string | null
   formula: string | null
   note: string
+  soaked: number
 }
 
 /** A line that was entered and is not in the formula yet. */
@@ -43,6 +44,7 @@ export function lineOf(key: string, choice: LineChoice, note: string): TypedResu
     ingredient: choice.is_formula ? null : choice.id,
     formula: choice.is_formula ? choice.id : null,
     note,
+    soaked: choice.soaked,
   }
 }
 

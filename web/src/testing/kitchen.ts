@@ -92,6 +92,7 @@ export const choice = (id: string, name: string, more: Partial<LineChoice> = {})
   lacks: '',
   wants_amount: false,
   called: '',
+  soaked: 0,
   ...more,
 })
 

@@ -19,7 +19,14 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [change: Partial<FormulaEntry>]; close: [] }>()
 const own = computed(() => (props.entry.lines ?? []).filter((line) => line.ingredient))
 /** A line that only the rebalanced formula has. */
-const NEW = { overrun_percent: 0, stage: '', strained: false, note: '', formula: null }
+const NEW = {
+  overrun_percent: 0,
+  stage: '',
+  strained_percent: 0,
+  soaked: 0,
+  note: '',
+  formula: null,
+}
 const first = own.value.find((line) => line.key === props.start) ?? own.value[0]
 const old = ref<string | undefined>(first?.ingredient ?? undefined)
 const comes = ref<string | undefined>(undefined)
