@@ -50,6 +50,6 @@ def _fields(one: Stock) -> dict[str, Any]:
         "allergens": list(own.allergens or ()),
         "chocolate": asdict(own.chocolate) if own.chocolate else None,
         "packs": _PACKS.dump_python(one.packs, mode="json"),
-        "keeping": asdict(one.keeping) if one.keeping else None,
+        "keeping": [asdict(keeping) for keeping in one.keeping],
         "note": NOTE,
     }

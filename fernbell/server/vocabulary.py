@@ -35,6 +35,7 @@ from fernbell.core.pantry import (
     ALLERGENS,
     CHOCOLATES,
     COMPONENTS,
+    CONDITIONS,
     DENSITIES,
     EGGS,
     EGGS_LEFT,
@@ -225,6 +226,7 @@ class PantryOut(Schema):
     eggs: dict[str, str]
     eggs_left: dict[str, str]
     stores: dict[str, str]
+    conditions: dict[str, str]
     densities: list[FieldOut]
     weigh_steps: list[WeighStep]
     states: NamedFiguresOut
@@ -282,6 +284,7 @@ HOUSE = HouseOut.model_validate(
             "eggs": EGGS,
             "eggs_left": EGGS_LEFT,
             "stores": STORES,
+            "conditions": CONDITIONS,
             "densities": DENSITIES,
             "weigh_steps": WEIGH_STEPS,
             "states": STATES,

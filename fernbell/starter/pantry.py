@@ -18,6 +18,7 @@ from fernbell.core.pantry import (
     TOLD_BY,
     Chocolate,
     ChocolateKind,
+    Condition,
     EggPart,
     Ingredient,
     Keeping,
@@ -43,7 +44,7 @@ class Stock:
     ingredient: Ingredient
     other_names: tuple[str, ...]
     packs: tuple[Pack, ...]
-    keeping: Keeping | None
+    keeping: tuple[Keeping, ...]
     source: str
     status: str
 
@@ -77,11 +78,18 @@ def _chocolate(row: Row) -> Chocolate | None:
     return Chocolate(kind, cocoa, temper_of(kind, cocoa))
 
 
+def _keeping(text: str) -> tuple[Keeping, ...]:
+    """'closed frozen 540; thawed cold 3' as where and how many days."""
+    told = (one.split() for one in text.split("; ") if one)
+    return tuple(
+        Keeping(Condition(condition), Store(store), float(days)) for condition, store, days in told
+    )
+
+
 def _stock(row: Row, other_names: tuple[str, ...]) -> Stock:
     packs: tuple[Pack, ...] = ()
     if row["pack"]:
         packs = (Pack(row["pack"], float(row["pack_g"]), (Price(PRICED_ON, float(row["price"])),)),)
-    store, days, opened = row["store"], _number(row["days"]), _number(row["opened_days"])
     return Stock(
         Ingredient(
             *(row["slug"], row["name"]),
@@ -99,7 +107,7 @@ def _stock(row: Row, other_names: tuple[str, ...]) -> Stock:
         ),
         other_names,
         packs,
-        Keeping(Store(store), days, opened) if store else None,
+        _keeping(row["keeping"]),
         row["source"],
         row["status"],
     )

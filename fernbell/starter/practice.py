@@ -110,6 +110,7 @@ PRACTICE: Mapping[str, Practice] = {
     "drip width": Practice(9, "mm", "a drip of ganache as it stands"),
     "drip thickness": Practice(3, "mm", "a drip of ganache as it stands"),
     "set at": Practice(18, "°C", "the temperature the bands of a ganache are meant at"),
+    "soluble fiber of fruit": Practice(0.3, "g/g", "pectin and its like", "from memory"),
     "leaf gelatin soaks up": Practice(5, "g/g", "leaves soaked in cold water and squeezed"),
     "agar for gelatin": Practice(0.45, "g", "in the place of 1 g of 200 bloom"),
     "pectin for gelatin": Practice(1.2, "g", "NH or LM, in the place of 1 g of 200 bloom"),

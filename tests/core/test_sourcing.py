@@ -2,13 +2,29 @@
 
 import pytest
 
-from fernbell.core.pantry import COMPONENTS, ChocolateKind, LineRole, role_of, temper_of
-from fernbell.starter.pantry import STOCKS
+from fernbell.core.errors import CoreError, OutOfRange
+from fernbell.core.pantry import (
+    COMPONENTS,
+    ChocolateKind,
+    Condition,
+    Keeping,
+    LineRole,
+    Store,
+    check_keeping,
+    role_of,
+    temper_of,
+)
+from fernbell.starter.pantry import STOCKS, Stock
 from fernbell.starter.sourcing import FIGURES, Row, make_up, sourced, tables
 
 PANTRY, USDA = tables()
 BY_SLUG = {row["slug"]: row for row in PANTRY}
 BY_KEY = {one.ingredient.key: one for one in STOCKS}
+
+
+def kept(slug: str, condition: Condition) -> Keeping:
+    """How a row keeps in one condition."""
+    return next(one for one in BY_KEY[slug].keeping if one.condition is condition)
 
 
 def test_the_table_made_again_is_the_table() -> None:
@@ -74,10 +90,37 @@ def test_wines_declare_sulphites_and_opened_drinks_keep_days() -> None:
     for slug in ("cider", "sweet-wine"):
         assert "sulphites" in (BY_KEY[slug].ingredient.allergens or ())
     for slug in ("soy-drink", "oat-drink", "almond-drink", "coconut-milk", "evaporated-milk"):
-        keeping = BY_KEY[slug].keeping
-        assert keeping is not None
-        assert keeping.opened_days is not None
-        assert keeping.opened_days <= 5
+        opened = kept(slug, Condition.OPENED)
+        assert opened.store is Store.COLD
+        assert opened.days is not None
+        assert opened.days <= 5
+
+
+@pytest.mark.parametrize(
+    "one", [one for one in STOCKS if one.keeping], ids=lambda o: o.ingredient.key
+)
+def test_nothing_keeps_longer_once_it_is_opened_or_thawed(one: Stock) -> None:
+    """Common practice; and what was frozen does not go back into the freezer."""
+    days = [keeping.days for keeping in one.keeping]
+    assert days == sorted(days, reverse=True)
+    assert check_keeping(one.keeping) == one.keeping
+    if kept(one.ingredient.key, Condition.CLOSED).store is Store.FROZEN:
+        assert one.keeping[-1].store is not Store.DRY
+
+
+def test_frozen_fruit_is_kept_cold_for_days_once_thawed() -> None:
+    thawed = kept("raspberry", Condition.THAWED)
+    assert (thawed.store, thawed.days) == (Store.COLD, 3)
+
+
+def test_a_condition_is_told_once_and_what_is_thawed_is_not_frozen() -> None:
+    closed = Keeping(Condition.CLOSED, Store.DRY, 90)
+    with pytest.raises(CoreError, match="each condition once"):
+        check_keeping((closed, closed))
+    with pytest.raises(CoreError, match="cold or dry"):
+        Keeping(Condition.THAWED, Store.FROZEN)
+    with pytest.raises(OutOfRange, match="3 650"):
+        Keeping(Condition.OPENED, Store.COLD, 4000)
 
 
 @pytest.mark.parametrize("key", [one.ingredient.key for one in STOCKS])

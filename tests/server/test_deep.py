@@ -213,7 +213,21 @@ def test_prices_have_a_history_and_make_the_cost(shelves: Shelves) -> None:
             "chocolate.temper.work_c",
             "between",
         ),
-        ({"keeping": {"store": "cold", "days": -2}}, "keeping.days", "more than 0"),
+        (
+            {"keeping": [{"condition": "opened", "store": "cold", "days": -2}]},
+            "keeping.0.days",
+            "more than 0",
+        ),
+        (
+            {"keeping": [{"condition": "opened", "store": "cold"}] * 2},
+            "keeping",
+            "each condition once",
+        ),
+        (
+            {"keeping": [{"condition": "thawed", "store": "frozen"}]},
+            "keeping.0.store",
+            "cold or dry",
+        ),
         ({"states": [{"name": "sifted", "density_g_ml": 90}]}, "states.0.density_g_ml", "25"),
     ],
 )
@@ -331,6 +345,17 @@ def test_a_share_out_of_range_is_refused_at_its_line(
     refused = change(shelves, "formula", row, lines=[line])
     assert refused["status"] == 422
     assert refused["errors"][0]["field"] == f"lines.0.{field}"
+
+
+def test_what_was_one_keeping_is_one_a_condition() -> None:
+    moved = import_module("fernbell.server.pantry.migrations.0007_keeping_by_condition")
+    assert moved.by_condition(None) == []
+    assert moved.by_condition({"store": "dry", "days": 90}) == [
+        {"condition": "closed", "store": "dry", "days": 90}
+    ]
+    frozen = moved.by_condition({"store": "frozen", "days": 540, "opened_days": 3})
+    assert frozen[1] == {"condition": "thawed", "store": "cold", "days": 3}
+    assert moved.by_condition(frozen) == frozen
 
 
 def test_what_older_changes_tell_of_straining_is_said_the_new_way() -> None:

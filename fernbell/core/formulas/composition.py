@@ -5,9 +5,17 @@ from dataclasses import dataclass, field, replace
 from functools import lru_cache
 
 from fernbell.core.formulas.book import Book, Formula, Line
-from fernbell.core.formulas.cooking import SALTS, Cooking, cook
+from fernbell.core.formulas.cooking import REST, SALTS, Cooking, cook
 from fernbell.core.formulas.readings import building_order
-from fernbell.core.pantry import COMPONENTS, TOLD_BY, MakeUp, dissolved_salts, is_leaf
+from fernbell.core.pantry import (
+    COMPONENTS,
+    TOLD_BY,
+    Ingredient,
+    MakeUp,
+    dissolved_rest,
+    dissolved_salts,
+    is_leaf,
+)
 
 Kind = tuple[str, str | float]
 """A component and of which kind it is: ('gelatin', 200.0), ('polyols', 'sorbitol')."""
@@ -225,8 +233,7 @@ def shares_of(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares
     """
     if line.formula is None:
         ingredient = book.ingredient(line.ingredient or "")
-        own, salts = ingredient.make_up, dissolved_salts(ingredient)
-        return _pure(ingredient.name, own, salts, leaf=is_leaf(ingredient))
+        return _pure(ingredient)
     nested = made[line.formula]
     if nested.mass_g <= 0:
         return Shares((), (), dict.fromkeys(COMPONENTS, (nested.name,)))
@@ -267,20 +274,22 @@ def going_in(book: Book, line: Line, made: Mapping[str, Composition]) -> Shares:
 
 
 @lru_cache(maxsize=4096)
-def _pure(name: str, make_up: MakeUp | None, salts: float, *, leaf: bool) -> Shares:
+def _pure(ingredient: Ingredient) -> Shares:
+    name, make_up = ingredient.name, ingredient.make_up
     own = make_up.known if make_up else {}
     lacking = dict.fromkeys((one for one in COMPONENTS if one not in own), (name,))
     kinds = tuple(_kinds(make_up)) if make_up else ()
     for component, told in TOLD_BY.items():
         if own.get(component) and not any(kind[0] == component for kind, _ in kinds):
             lacking[told] = (name,)
-    if leaf:
+    if is_leaf(ingredient):
         kinds = tuple(
             ((GELATIN_LEAF, kind), share) if part == "gelatin" else ((part, kind), share)
             for (part, kind), share in kinds
         )
-    if salts:
-        kinds = (*kinds, ((SALTS, "of milk and egg"), salts / 100))
+    for beside, grams in ((SALTS, dissolved_salts(ingredient)), (REST, dissolved_rest(ingredient))):
+        if grams:
+            kinds = (*kinds, ((beside, ""), grams / 100))
     return Shares(tuple((one, g / 100) for one, g in own.items() if g), kinds, lacking)
 
 

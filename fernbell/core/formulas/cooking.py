@@ -30,8 +30,10 @@ DISSOLVED: Mapping[str, str] = {
 }
 """Components that dissolve, and as what each counts; polyols and syrup go by their kind."""
 
-SALTS = "salts"
-"""Salts that came with milk and egg, counted as so much salt; no component of their own."""
+SALTS, REST = "salts", "soluble rest"
+"""What is dissolved and no component of its own: salts that came with milk and egg, counted as so
+much salt; what else of a fruit is dissolved, counted as sucrose."""
+_BESIDE = {SALTS: "salt", REST: "sucrose"}
 
 SOLUBLE = (*DISSOLVED, "polyols", "glucose_syrup_solids")
 SOLUBLE_KINDS = ("polyol", "dextrose_equivalent")
@@ -62,7 +64,8 @@ def dissolved(
         solutes and grams, each once, shape (n,) [g].
     Source:
         convention: acids count as citric acid, salt as two ions, alcohol as ideal; the salts of
-        milk and egg as so much salt as makes them freeze where they do.
+        milk and egg as so much salt as makes them freeze where they do; what else of a fruit is
+        dissolved as sucrose.
     """
     plain = ((SOLUTES[name], grams.get(part, 0.0)) for part, name in DISSOLVED.items())
     told = (
@@ -70,8 +73,8 @@ def dissolved(
         for (part, kind), own in kinds.items()
         if part in ("glucose_syrup_solids", "polyols")
     )
-    salts = ((SOLUTES["salt"], own) for (part, _), own in kinds.items() if part == SALTS)
-    return merged((*plain, *told, *salts))
+    beside = ((SOLUTES[_BESIDE[part]], own) for (part, _), own in kinds.items() if part in _BESIDE)
+    return merged((*plain, *told, *beside))
 
 
 def cook(

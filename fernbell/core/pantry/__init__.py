@@ -25,7 +25,7 @@ from fernbell.core.pantry.ingredient import (
     Piece,
     State,
 )
-from fernbell.core.pantry.keeping import Keeping, Store
+from fernbell.core.pantry.keeping import Condition, Keeping, Store, check_keeping
 from fernbell.core.pantry.lists import NamedDensity, read_densities
 from fernbell.core.pantry.makeup import (
     COMPONENTS,
@@ -55,6 +55,7 @@ from fernbell.core.pantry.roles import (
     LineRole,
     chocolate_kind,
     coating_of,
+    dissolved_rest,
     dissolved_salts,
     is_leaf,
     role_by,
@@ -63,6 +64,7 @@ from fernbell.core.pantry.roles import (
 )
 from fernbell.core.pantry.words import (
     CHOCOLATES,
+    CONDITIONS,
     DENSITIES,
     EGGS,
     EGGS_LEFT,
@@ -80,6 +82,7 @@ __all__ = [
     "CHOCOLATES",
     "COATINGS_FIRM",
     "COMPONENTS",
+    "CONDITIONS",
     "DENSITIES",
     "EGGS",
     "EGGS_LEFT",
@@ -104,6 +107,7 @@ __all__ = [
     "WHY_TWO",
     "Chocolate",
     "ChocolateKind",
+    "Condition",
     "EggGrade",
     "EggPart",
     "InMeasures",
@@ -123,10 +127,12 @@ __all__ = [
     "Temper",
     "WeighStep",
     "check_allergens",
+    "check_keeping",
     "chocolate_kind",
     "coating_of",
     "completed",
     "cup_density",
+    "dissolved_rest",
     "dissolved_salts",
     "egg_mass",
     "gelatin_as",

@@ -40,6 +40,9 @@ class LineRole(StrEnum):
     OTHER = "other"
 
 
+_SOUR = 0.15
+"""Acids [g in 100 g] by which a fruit or its juice is told."""
+
 LIQUIDS = (LineRole.CREAM, LineRole.MILK, LineRole.FRUIT, LineRole.WATER, LineRole.ALCOHOL)
 SWEETS = (LineRole.SUGAR, LineRole.SYRUP)
 
@@ -105,7 +108,7 @@ def role_by(in_100_g: Mapping[str, float]) -> LineRole:
         # Yeast, vinegar, zest and herbs are no fruit.
         (LineRole.OTHER, g("protein") >= 9 or g("fiber") >= 8),
         (LineRole.OTHER, g("acids") >= 4 and g(*SUGARS, "fiber") < 2),
-        (LineRole.FRUIT, water >= 50 and g("acids") >= 0.15),
+        (LineRole.FRUIT, water >= 50 and g("acids") >= _SOUR),
         (LineRole.FRUIT, water >= 50 and g("fiber") >= 1.2 and g(*SUGARS) >= 5),
         (LineRole.MILK, water >= 82),
     )
@@ -184,6 +187,27 @@ def soaks_up(ingredient: Ingredient) -> float:
 MILK_ASH, EGG_ASH = 0.44, 0.84
 """Of the ash of milk and of egg, what counts as dissolved salt [g/g]: so much that milk of 4.8 %
 lactose begins to freeze at -0.52 °C and egg white at -0.45 °C; published values, from memory."""
+
+
+SOLUBLE_FIBER = practice("soluble fiber of fruit")
+
+
+def dissolved_rest(ingredient: Ingredient) -> float:
+    """What else a refractometer sees in a fruit beside its sugars and acids.
+
+    Args:
+        ingredient: with its make-up [Ingredient].
+    Returns:
+        salts, amino acids, sugar alcohols, pectin in 100 g; 0 for what is no fruit [g].
+    Source:
+        fruit is sold by soluble solids: Codex CXS 247 counts them all, from memory; how much of
+        its fiber is soluble: from memory.
+    """
+    made = ingredient.make_up
+    if made is None or (made.acids or 0.0) < _SOUR or role_of(ingredient) is not LineRole.FRUIT:
+        return 0.0
+    rest = (made.other_carbohydrate, made.protein, made.ash)
+    return sum(one or 0.0 for one in rest) + SOLUBLE_FIBER * (made.fiber or 0.0)
 
 
 def dissolved_salts(ingredient: Ingredient) -> float:

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fernbell.core.field import Field
 from fernbell.core.pantry.chocolate import ChocolateKind
 from fernbell.core.pantry.eggs import EggPart
-from fernbell.core.pantry.keeping import Store
+from fernbell.core.pantry.keeping import Condition, Store
 
 CHOCOLATES: Mapping[ChocolateKind, str] = {
     ChocolateKind.DARK: "dark couverture",
@@ -28,6 +28,11 @@ STORES: Mapping[Store, str] = {
     Store.DRY: "dry shelf",
     Store.COLD: "cold, 5 °C",
     Store.FROZEN: "frozen, −18 °C",
+}
+CONDITIONS: Mapping[Condition, str] = {
+    Condition.CLOSED: "closed",
+    Condition.OPENED: "opened",
+    Condition.THAWED: "thawed",
 }
 _G_ML = 0.01
 DENSITIES = (

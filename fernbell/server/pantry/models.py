@@ -30,7 +30,7 @@ class Ingredient(Row):
     allergens = models.JSONField(null=True)
     chocolate = models.JSONField(null=True)
     packs = models.JSONField(default=list)
-    keeping = models.JSONField(null=True)
+    keeping = models.JSONField(default=list)
     note = models.CharField(max_length=2000, blank=True)
 
     def called(self) -> tuple[str, ...]:

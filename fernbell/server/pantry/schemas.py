@@ -10,6 +10,7 @@ from fernbell.core.formulas import Brings, brought_by
 from fernbell.core.measures import MOST_PASTED
 from fernbell.core.pantry import (
     Chocolate,
+    Condition,
     EggPart,
     Ingredient,
     Keeping,
@@ -19,6 +20,7 @@ from fernbell.core.pantry import (
     State,
     Status,
     check_allergens,
+    check_keeping,
 )
 from fernbell.server.pantry import usual
 from fernbell.server.pantry.assemble import counted_in, price_today
@@ -53,7 +55,7 @@ class IngredientIn(Entry):
     allergens: list[str] | None = None
     chocolate: Chocolate | None = None
     packs: list[Pack] = Field(default=[], max_length=12)
-    keeping: Keeping | None = None
+    keeping: list[Keeping] = Field(default=[], max_length=len(Condition))
     note: Text = ""
 
     @model_validator(mode="after")
@@ -63,6 +65,7 @@ class IngredientIn(Entry):
         self.other_names = list(dict.fromkeys(self.other_names))
         if self.allergens is not None:
             self.allergens = list(check_allergens(tuple(self.allergens)))
+        self.keeping = list(check_keeping(self.keeping))
         return self
 
 
@@ -98,7 +101,7 @@ class IngredientOut(IngredientBrief):
     egg: EggPart | None
     chocolate: Chocolate | None
     packs: list[Pack]
-    keeping: Keeping | None
+    keeping: list[Keeping]
     note: str
 
     @staticmethod

@@ -40,6 +40,7 @@ const NOTHING: House = {
     eggs: {},
     eggs_left: {},
     stores: {},
+    conditions: {},
     densities: [],
     weigh_steps: [],
     states: NO_FIGURES,

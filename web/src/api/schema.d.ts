@@ -1931,6 +1931,12 @@ export interface components {
             name: string;
         };
         /**
+         * Condition
+         * @description What was done to it.
+         * @enum {string}
+         */
+        Condition: "closed" | "opened" | "thawed";
+        /**
          * CookedTo
          * @description Cooked until the thermometer [°C], the refractometer [°Bx] or the scale [g] says so.
          *
@@ -3307,7 +3313,11 @@ export interface components {
             /** Density G Ml */
             density_g_ml?: number | null;
             egg?: components["schemas"]["EggPart"] | null;
-            keeping?: components["schemas"]["Keeping"] | null;
+            /**
+             * Keeping
+             * @default []
+             */
+            keeping: components["schemas"]["Keeping"][];
             make_up?: components["schemas"]["MakeUp"] | null;
             /**
              * Make Up Source
@@ -3381,7 +3391,8 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            keeping: components["schemas"]["Keeping"] | null;
+            /** Keeping */
+            keeping: components["schemas"]["Keeping"][];
             /** Made Up */
             made_up: boolean;
             make_up: components["schemas"]["MakeUp"] | null;
@@ -3514,13 +3525,12 @@ export interface components {
         };
         /**
          * Keeping
-         * @description Where it is kept and how many days, as bought and once opened; the pack's date wins.
+         * @description Where it is kept and how many days in one condition; the pack's date wins.
          */
         Keeping: {
+            condition: components["schemas"]["Condition"];
             /** Days */
             days?: number | null;
-            /** Opened Days */
-            opened_days?: number | null;
             store: components["schemas"]["Store"];
         };
         /**
@@ -4401,6 +4411,10 @@ export interface components {
             };
             /** Components */
             components: components["schemas"]["ComponentOut"][];
+            /** Conditions */
+            conditions: {
+                [key: string]: string;
+            };
             /** Densities */
             densities: components["schemas"]["FieldOut"][];
             /** Eggs */

@@ -150,7 +150,7 @@ function annotate() {
         @change="(packs) => ingredient.edit({ packs })"
       />
       <KeepingEditor
-        :keeping="entry.keeping ?? null"
+        :keeping="entry.keeping ?? []"
         :disabled="disabled"
         :error-at="errorAt"
         @change="(keeping) => ingredient.edit({ keeping })"

@@ -70,7 +70,7 @@ export const ingredient = (
   allergens: null,
   chocolate: null,
   packs: [],
-  keeping: null,
+  keeping: [],
   note: '',
   other_names: [],
   shared: {},
