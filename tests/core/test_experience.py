@@ -13,6 +13,7 @@ from fernbell.core.families import (
 )
 from fernbell.core.formulas import Book, lines_of
 from fernbell.starter.pantry import STOCKS
+from tests.core.test_arithmetic import check
 
 PANTRY = tuple(stock.ingredient for stock in STOCKS)
 DRIP = job_named("ganache.drip")
@@ -30,9 +31,14 @@ def test_the_band_moves_to_where_the_good_batches_stood() -> None:
     before, after = job.dial.band("coats"), own.dial.band("coats")
     assert after.least / before.least == pytest.approx(1.15 / job.aim)
     assert after.most / before.most == pytest.approx(1.15 / job.aim)
-    assert "This kitchen's own" in own.own
-    assert "Winter drip, revision 3" in own.own
-    assert own.own in own.notes
+    assert own.own is not None
+    assert "This kitchen's own" in own.own.says
+    assert "Winter drip, revision 3" in own.own.says
+    assert own.own.says in own.notes
+    # By hand: (1.2 + 1.1) / 2.
+    assert own.own.working.value == own.aim
+    assert own.own.working.arithmetic == "(1.2 + 1.1) / 2 = 1.15"
+    check(own.own.working)
 
 
 def test_another_chocolate_stays_where_practice_has_it() -> None:
@@ -48,6 +54,8 @@ def test_without_a_good_batch_nothing_moves_and_a_wild_one_moves_it_only_so_far(
     assert job_for(job, lines, ()) == job
     wild = job_for(job, lines, (Experience(40, "A slip"),))
     assert wild.aim == pytest.approx(2 * job.aim)
+    assert wild.own is not None
+    assert "held at 2 times practice" in wild.own.working.arithmetic
     assert job_for(job, lines, (Experience(0.001, "Water"),)).aim == pytest.approx(job.aim / 2)
 
 
@@ -61,5 +69,6 @@ def test_the_note_names_three_batches_and_counts_the_rest() -> None:
     lines = lines_of(Book(PANTRY, (propose(*DRIP, Wish({}), PANTRY).formula,)), "draft")
     many = tuple(Experience(1.2, f"Drip, revision {n}") for n in range(1, 41))
     named = "by Drip, revision 1, Drip, revision 2, Drip, revision 3"
-    assert job_for(DRIP[1], lines, many).own.endswith(f"{named} and 37 more.")
-    assert job_for(DRIP[1], lines, many[:3]).own.endswith(f"{named}.")
+    assert job_for(DRIP[1], lines, many).notes[0].endswith(f"{named} and 37 more.")
+    assert job_for(DRIP[1], lines, many).own.working.arithmetic == "(48) / 40 = 1.2"
+    assert job_for(DRIP[1], lines, many[:3]).notes[0].endswith(f"{named}.")

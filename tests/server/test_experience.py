@@ -36,14 +36,15 @@ def test_a_batch_that_dripped_well_moves_the_dial_and_is_undone_with_its_mark(
 ) -> None:
     row = kept(demo, dial=1.1)
     before = here(demo, row)
-    assert before["own"] == ""
+    assert before["own"] is None
     assert mark(demo, row, good=True).status_code == 200
     after = here(demo, row)
     assert after["aim"] == pytest.approx(1.1, abs=0.01)
     factor = after["aim"] / before["aim"]
     for was, now in zip(before["dial"]["bands"], after["dial"]["bands"], strict=True):
         assert now["least"] == pytest.approx(factor * was["least"])
-    assert "Winter drip, revision 1" in after["own"]
+    assert "Winter drip, revision 1" in after["own"]["says"]
+    assert after["own"]["working"]["value"] == after["aim"]
     again = ask(demo, "/api/formulas/propose", WISH)["reading"]
     assert again["landing"]["working"]["value"] == pytest.approx(1.1, abs=0.01)
     # Marked twice it counts once; unmarked, practice is back.

@@ -7,7 +7,16 @@ from fernbell.core.families.catalog import FAMILIES, job_named
 from fernbell.core.families.dialing import Landing, read_dial, turn, weighable
 from fernbell.core.families.drips import DRIP_FIELDS, SPACING_MM, Drips, drips
 from fernbell.core.families.experience import Experience, is_learned, main_chocolate
-from fernbell.core.families.family import Dial, DialBand, Failure, Family, Job, StarterLine, Tool
+from fernbell.core.families.family import (
+    Dial,
+    DialBand,
+    Failure,
+    Family,
+    Job,
+    Own,
+    StarterLine,
+    Tool,
+)
 from fernbell.core.families.folding import folding, judge_fold
 from fernbell.core.families.others import OtherChocolate, other_chocolates
 from fernbell.core.families.proposing import (
@@ -49,6 +58,7 @@ __all__ = [
     "Landing",
     "Note",
     "OtherChocolate",
+    "Own",
     "Proposal",
     "Slot",
     "StarterLine",

@@ -1,17 +1,20 @@
 """What a kitchen has found out itself: a band moved to where its own batches did well."""
 
+import math
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
-from fernbell.core.families.family import Dial, DialBand, Job, Tool
+from fernbell.core.families.family import Dial, DialBand, Job, Own, Tool
 from fernbell.core.formulas import Lines
-from fernbell.core.working import figure_text
+from fernbell.core.working import Given, Working, figure_text
 
 OWN_SOURCE = "this kitchen's own batches, marked as good; practice beside it"
 FARTHEST = 2.0
 """The band is moved by no more than so many times: further, it was another job."""
 NAMED = 3
 """So many batches are named in the note."""
+MOST_TOLD = 12
+"""So many batches stand in the working."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -71,17 +74,44 @@ def by_experience(job: Job, found: Iterable[Experience]) -> Job:
         return job
     mean = sum(one.value for one in own) / len(own)
     factor = min(max(mean / job.aim, 1 / FARTHEST), FARTHEST)
+    moved = _aim(job, own, mean, factor)
     note = (
-        f"This kitchen's own: {figure_text(factor * job.aim)} where practice has "
+        f"This kitchen's own: {figure_text(moved.value)} where practice has "
         f"{figure_text(job.aim)}, by {_named(own)}."
     )
     return replace(
         job,
         dial=_moved(job.dial, factor),
-        aim=factor * job.aim,
+        aim=moved.value,
         notes=(note, *job.notes),
-        own=note,
+        own=Own(note, moved),
         by_kind={},
+    )
+
+
+def _aim(job: Job, own: tuple[Experience, ...], mean: float, factor: float) -> Working:
+    """Where the dial is aimed now, from the batches."""
+    unit, aim = job.dial.figure.unit, factor * job.aim
+    every = [one.value for one in own]
+    added = every if len(own) <= MOST_TOLD else [sum(every)]
+    batches = " + ".join(map(figure_text, added))
+    held = (
+        ""
+        if math.isclose(aim, mean)
+        else f", held at {FARTHEST:g} times practice: {figure_text(aim)}"
+    )
+    return Working(
+        figure=f"{job.dial.figure.name}, this kitchen's own for {job.name}",
+        value=aim,
+        unit=unit,
+        given=(
+            Given("aim of practice", job.aim, unit),
+            *(Given(one.name, one.value, unit) for one in own[:MOST_TOLD]),
+        ),
+        law="mean of the batches marked as good, moved from practice by at most "
+        f"{FARTHEST:g} times; every band by the same factor",
+        arithmetic=f"({batches}) / {len(own)} = {figure_text(mean)}{held}",
+        source=OWN_SOURCE,
     )
 
 

@@ -18,7 +18,7 @@ from fernbell.core.formulas import (
     Window,
 )
 from fernbell.core.pantry import LIQUIDS, ChocolateKind, LineRole
-from fernbell.core.working import COMMON_PRACTICE
+from fernbell.core.working import COMMON_PRACTICE, Working
 
 
 @dataclass(frozen=True, slots=True)
@@ -164,6 +164,14 @@ class Setting:
 
 
 @dataclass(frozen=True, slots=True)
+class Own:
+    """What a kitchen moved a dial by, said and worked out."""
+
+    says: str
+    working: Working
+
+
+@dataclass(frozen=True, slots=True)
 class Job:
     """What a formula is for: where its dial should stand, a starter, and what decides.
 
@@ -193,7 +201,7 @@ class Job:
     tools: tuple[Tool, ...] = ()
     by_kind: Mapping[str, Setting] = field(default_factory=dict)
     boils: tuple[str, ...] = ()
-    own: str = ""
+    own: Own | None = None
     did: str = "made a good batch"
     gas_kept: float = GAS_KEPT_IN_FOLDING
 

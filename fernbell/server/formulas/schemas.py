@@ -7,7 +7,7 @@ from ninja import Schema
 from pydantic import Field, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.families import Aside, Dial, DialBand, Landing, Slot, job_named
+from fernbell.core.families import Aside, Dial, DialBand, Landing, Own, Slot, job_named
 from fernbell.core.formulas import (
     GAS_KEPT_IN_FOLDING,
     USUAL_LOSSES,
@@ -290,14 +290,14 @@ class DialOut(Schema):
 class JobHere(Schema):
     """How a job is set with what is in a formula, where the kitchen stands.
 
-    `own` says what the kitchen itself moved its dial by; '' where it did not.
+    `own` is what the kitchen itself moved its dial by.
     """
 
     dial: DialOut
     band: str
     aim: float
     notes: list[str]
-    own: str
+    own: Own | None
 
 
 class ReadingOut(Schema):

@@ -3472,7 +3472,7 @@ export interface components {
          * JobHere
          * @description How a job is set with what is in a formula, where the kitchen stands.
          *
-         *     `own` says what the kitchen itself moved its dial by; '' where it did not.
+         *     `own` is what the kitchen itself moved its dial by.
          */
         JobHere: {
             /** Aim */
@@ -3482,8 +3482,7 @@ export interface components {
             dial: components["schemas"]["DialOut"];
             /** Notes */
             notes: string[];
-            /** Own */
-            own: string;
+            own: components["schemas"]["Own"] | null;
         };
         /**
          * JobOut
@@ -4331,6 +4330,15 @@ export interface components {
             minutes?: number | null;
             /** Temperature C */
             temperature_c?: number | null;
+        };
+        /**
+         * Own
+         * @description What a kitchen moved a dial by, said and worked out.
+         */
+        Own: {
+            /** Says */
+            says: string;
+            working: components["schemas"]["Working"];
         };
         /**
          * Pack

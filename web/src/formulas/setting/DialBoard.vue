@@ -6,6 +6,7 @@ import type { Job, Reading } from '../../api/types'
 import { figure } from '../../kit/format'
 import { scaleOf } from '../../kit/units'
 import WorkedFigure from '../../kit/WorkedFigure.vue'
+import { useWorking } from '../../kit/working'
 import { onStep, placeOf, valueAt } from './dial'
 
 const props = defineProps<{
@@ -16,6 +17,7 @@ const props = defineProps<{
   disabled: boolean
 }>()
 const emit = defineEmits<{ turn: [value: number]; settle: [] }>()
+const { show } = useWorking()
 const track = ref<HTMLElement | null>(null)
 /** Where the hand holds it, ahead of the answer. */
 const held = ref<number | null>(null)
@@ -150,7 +152,15 @@ function key(event: KeyboardEvent) {
         >, the {{ figure(finished, 0) }} g stay</template
       >.
     </p>
-    <p v-if="job.own" class="own">{{ job.own }}</p>
+    <button
+      v-if="job.own"
+      type="button"
+      class="own"
+      :title="`How ${job.own.working.figure} comes about`"
+      @click="show(job.own.working)"
+    >
+      {{ job.own.says }}
+    </button>
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
   </section>
 </template>
@@ -208,7 +218,14 @@ function key(event: KeyboardEvent) {
 }
 
 .own {
+  background: none;
+  border: 0;
+  border-bottom: 1px dotted var(--bronze);
   color: var(--bronze-text);
+  cursor: help;
+  font: inherit;
+  padding: 0;
+  text-align: left;
 }
 
 .band {

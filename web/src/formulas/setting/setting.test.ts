@@ -174,7 +174,11 @@ describe('DialBoard, moved by the kitchen', () => {
     }))
     const own = "This kitchen's own: 2.4 where practice has 1.2, by Winter drip, revision 3."
     const wrapper = mounted(DialBoard, {
-      job: { ...job, dial: { ...job.dial, bands }, own },
+      job: {
+        ...job,
+        dial: { ...job.dial, bands },
+        own: { says: own, working: working('Aim', 2.4, '') },
+      },
       landing: null,
       finished: undefined,
       refusal: '',
