@@ -143,7 +143,7 @@ BEEKEEPER = (
             step("foam", "Whisk the soda in at once and pour out; it trebles.", tool="whisk"),
             step("break", "Cool an hour, break, keep dry.", 20, 60),
         ),
-        losses(14, 5),
+        cooked_to(150, 5, 18),
         measured_density_g_ml=0.22,
     ),
 )

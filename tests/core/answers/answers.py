@@ -23,7 +23,7 @@ from fernbell.core.families import (
     Wish,
     asides,
     job_named,
-    judge_fold,
+    judge_steps,
     other_chocolates,
     propose,
     read_dial,
@@ -209,7 +209,7 @@ def _gauge(gauge: Any) -> Any:
 
 
 def _judged(own: Character, one: DemoFormula) -> Iterator[Any]:
-    for judged in (*own.judged, *judge_fold(one.kind, own.lines, one.method)):
+    for judged in (*own.judged, *judge_steps(one.kind, own.lines, one.method)):
         ways = [
             way
             and [

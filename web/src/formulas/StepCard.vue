@@ -1,11 +1,9 @@
 <script setup lang="ts">
 /** One step of the method: what it is called, how hot, how long, with what, until when. */
-import { ref, watch } from 'vue'
-
 import type { Step } from '../api/types'
 import NumberField from '../kit/NumberField.vue'
-import TextField from '../kit/TextField.vue'
 import OvenFields from './OvenFields.vue'
+import StepWords, { type Words } from './StepWords.vue'
 import WaitFields from './WaitFields.vue'
 
 const props = defineProps<{
@@ -29,35 +27,17 @@ const emit = defineEmits<{
   move: [by: 1 | -1]
 }>()
 
-const WORDS = [
+const DOING: Words[] = [
   { field: 'text', label: 'What is done' },
-  { field: 'stage', label: 'Called' },
-  { field: 'tool', label: 'Tool' },
+  { field: 'stage', label: 'Called', short: true },
+  { field: 'tool', label: 'Tool', short: true },
+]
+const WATCHED: Words[] = [
   { field: 'sign', label: 'Until' },
   { field: 'caution', label: 'Caution' },
   { field: 'alike', label: 'Also brought to this heat' },
-] as const
-type Words = (typeof WORDS)[number]['field']
-const typed = ref<Record<Words, string>>({
-  text: '',
-  stage: '',
-  tool: '',
-  sign: '',
-  caution: '',
-  alike: '',
-})
-watch(
-  () => props.step,
-  ({ text, stage, tool, sign, caution, alike }) =>
-    (typed.value = { text, stage, tool, sign, caution, alike }),
-  { immediate: true },
-)
+]
 const set = (change: Partial<Step>) => emit('change', { ...props.step, ...change })
-function say(field: Words) {
-  const said = typed.value[field].trim()
-  if (field === 'text' && !said) return
-  if (said !== props.step[field]) set({ [field]: said })
-}
 /** Figures and ranges of a step: the second field of a pair is the upper end. */
 const FIGURES = [
   { field: 'temperature_c', label: 'Temperature', unit: '°C', none: 'none' },
@@ -82,16 +62,7 @@ const FIGURES = [
       {{ waits }} <span v-if="step.wait.placed">once in place</span>
     </p>
     <div v-if="open && !disabled" class="fields">
-      <TextField
-        v-for="{ field, label } in WORDS.slice(0, 3)"
-        :key="field"
-        v-model="typed[field]"
-        :label="label"
-        :class="{ wide: field !== 'stage' && field !== 'tool' }"
-        :error="errorAt(`method.${place}.${field}`)"
-        @focusout="say(field)"
-        @keydown.enter="say(field)"
-      />
+      <StepWords :step="step" :place="place" :words="DOING" :error-at="errorAt" @say="set" />
       <NumberField
         v-for="{ field, label, unit, none } in FIGURES"
         :key="field"
@@ -110,16 +81,7 @@ const FIGURES = [
         :error-at="errorAt"
         @change="(then) => set({ then })"
       />
-      <TextField
-        v-for="{ field, label } in WORDS.slice(3)"
-        :key="field"
-        v-model="typed[field]"
-        :label="label"
-        :class="{ wide: field !== 'stage' && field !== 'tool' }"
-        :error="errorAt(`method.${place}.${field}`)"
-        @focusout="say(field)"
-        @keydown.enter="say(field)"
-      />
+      <StepWords :step="step" :place="place" :words="WATCHED" :error-at="errorAt" @say="set" />
       <p class="wide quiet">
         {{ '{thickness}' }} and {{ '{across}' }} in what is done follow the drawing of the dessert.
       </p>
