@@ -19,7 +19,6 @@ from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
 from fernbell.core.fitting import DEMANDS, DemandWords
 from fernbell.core.formulas import (
     FIRST_WAIT,
-    GAS_KEPT_IN_FOLDING,
     KINDS,
     SIGNS,
     SOAKED,
@@ -162,7 +161,6 @@ class FormulasOut(Schema):
     """
 
     kinds: list[KindOut]
-    gas_kept: float
     waits: WaitsOut
     legs: list[LegKind]
     slots: dict[str, str]
@@ -257,7 +255,6 @@ HOUSE = HouseOut.model_validate(
     {
         "formulas": {
             "kinds": [{"kind": name, "texture": kind.texture} for name, kind in KINDS.items()],
-            "gas_kept": GAS_KEPT_IN_FOLDING,
             "waits": {"kinds": list(WaitKind), "first": FIRST_WAIT},
             "legs": list(LegKind),
             "slots": SAID,

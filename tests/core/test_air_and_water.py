@@ -7,7 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.families import FAMILIES, Wish, job_named, propose
+from fernbell.core.families import Wish, job_named, propose
 from fernbell.core.formulas import (
     FIGURES,
     Book,
@@ -63,12 +63,51 @@ def test_a_paste_rolled_to_a_thickness_is_weighed_raw(job: str) -> None:
 
 
 def test_only_what_is_folded_loses_air() -> None:
-    foams = {"cream.chantilly", "meringue.italian", "meringue.swiss", "custard.sabayon"}
-    kept = {f"{family.key}.{job.key}": job.gas_kept for family in FAMILIES for job in family.jobs}
-    assert {kept[job] for job in foams} == {1}
-    assert kept["mousse.anglaise"] == kept["mousse.chocolate"] == 0.8
-    made = propose(*job_named("cream.chantilly"), Wish({}), PANTRY).formula
-    assert made.gas_kept == 1
+    """Common practice: a foam keeps its own air, folding takes a fifth."""
+
+    def kept(job: str) -> float:
+        made = propose(*job_named(job), Wish({}), PANTRY).formula
+        return read_formulas(Book(PANTRY, (made,)), ["draft"])["draft"].gas_kept
+
+    foams = {
+        *("cream.chantilly", "custard.sabayon", "mousse.siphon", "mousse.siphon-dairy"),
+        *("meringue.italian", "meringue.swiss", "meringue.french", "confection.marshmallow"),
+    }
+    assert {kept(job) for job in foams} == {1}
+    folded = {
+        *("mousse.anglaise", "mousse.chocolate", "mousse.parfait", "cream.diplomat"),
+        *("custard.bavarois", "sponge.genoise", "meringue.macaron", "mousse.fruit"),
+    }
+    assert {kept(job) for job in folded} == {0.8}
+
+
+CREAM = Line("c", 300, "cream-35", overrun_percent=100)
+SWEET = Line("s", 30, "sugar")
+
+
+@pytest.mark.parametrize(
+    ("more", "kept"),
+    [
+        ((), 1),
+        ((SWEET,), 1),
+        ((SWEET, Line("g", 3, "leaf-gelatin", soaked=5)), 1),
+        ((Line("d", 20, "dark-66"),), 1),
+        ((Line("d", 60, "dark-66"),), 0.8),
+        ((Line("p", 200, "raspberry"),), 0.8),
+        ((Line("w", 50, "white", overrun_percent=600),), 0.8),
+        ((Line("m", 100, "mascarpone", overrun_percent=100),), 1),
+        ((Line("n", 200, formula="base"),), 0.8),
+    ],
+)
+def test_a_foam_typed_by_hand_keeps_its_air_until_something_is_folded(
+    more: tuple[Line, ...], kept: float
+) -> None:
+    base = Formula("base", "Custard", (Line("a", 100, "milk"),))
+    typed = Formula("f", "Foam", (CREAM, *more))
+    book = Book(PANTRY, (base, typed))
+    assert read_formulas(book, ["f"])["f"].gas_kept == kept
+    said = replace(typed, gas_kept=0.5)
+    assert read_formulas(Book(PANTRY, (base, said)), ["f"])["f"].gas_kept == 0.5
 
 
 @given(st.floats(0.001, WETTEST))

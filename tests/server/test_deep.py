@@ -347,6 +347,28 @@ def test_a_share_out_of_range_is_refused_at_its_line(
     assert refused["errors"][0]["field"] == f"lines.0.{field}"
 
 
+@pytest.mark.parametrize("kept", [None, 0.6])
+def test_the_air_of_a_foam_is_the_same_scaled_as_read(shelves: Shelves, kept: float | None) -> None:
+    """A sheet is read without make-ups where it can be; what is folded is told by them."""
+    sugar = made(
+        shelves.client,
+        "ingredient",
+        {"name": "Sugar", "density_g_ml": 1.59, "make_up": WHOLE | {"sucrose": 100}},
+    )
+    cream = shelves.ingredient["id"]
+    lines = [
+        {"key": "c", "mass_g": 300, "ingredient": cream, "overrun_percent": 100},
+        {"key": "s", "mass_g": 60, "ingredient": sugar["id"]},
+    ]
+    entry = {"name": "Whipped", "lines": lines, "gas_kept": kept, "losses": {"pan_percent": 0}}
+    own = made(shelves.client, "formula", entry)
+    read = shelves.client.get(f"/api/formulas/{own['id']}/reading").json()
+    assert read["gas_kept"] == (kept or 1)
+    path = f"/api/formulas/{own['id']}/scaled?volume_ml=1000"
+    sheet = shelves.client.get(path).json()[0]["sheet"]
+    assert sheet["finished_g"] == pytest.approx(1000 * read["density"]["value"], rel=0.01)
+
+
 def test_what_was_one_keeping_is_one_a_condition() -> None:
     moved = import_module("fernbell.server.pantry.migrations.0007_keeping_by_condition")
     assert moved.by_condition(None) == []

@@ -61,7 +61,6 @@ CONFECTIONS = Family(
                 step("frame", "Into an oiled frame, dusted; cut the next day.", 20, wait=rest(480)),
             ),
             losses=losses(6, 6),
-            gas_kept=1,
             windows={
                 "sugars": window(40, 80, "Below it does not keep, above it grains."),
                 "gelatin-water": window(8, 30, "Below it weeps, above it is rubber."),

@@ -82,7 +82,6 @@ CREAMS = Family(
             ),
             losses=losses(0, 3),
             windows={"sweetness": SWEET},
-            gas_kept=1,
         ),
         Job(
             key="crumb",

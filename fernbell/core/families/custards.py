@@ -253,7 +253,6 @@ CUSTARDS = Family(
                 ),
             ),
             losses=losses(4, 4),
-            gas_kept=1,
             windows={"sweetness": window(14, 36, "Below it is sharp, above it cloys.")},
             notes=("Served at once.",),
         ),

@@ -9,7 +9,6 @@ from typing import Any
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.formulas import (
     FIGURES,
-    GAS_KEPT_IN_FOLDING,
     USUAL_LOSSES,
     Figure,
     Losses,
@@ -178,8 +177,8 @@ class Job:
     `windows` are the readings that decide beside the dial, by code; `notes` what to know about
     its use, such as how it is rewarmed; `ways` the schools there are, the first the usual one;
     `tools` what there is to work out beside it; `by_kind` how it is made where the kind of
-    chocolate asks for something else; `gas_kept` what is left of its air, all where nothing is
-    folded into anything; `boils` the stages whose step is at what their lines boil at;
+    chocolate asks for something else; `gas_kept` what is left of its air, where that is not as
+    usual; `boils` the stages whose step is at what their lines boil at;
     `own` says what the kitchen itself moved its dial by, `did` what is said of a batch that did
     its job.
     """
@@ -203,7 +202,7 @@ class Job:
     boils: tuple[str, ...] = ()
     own: Own | None = None
     did: str = "made a good batch"
-    gas_kept: float = GAS_KEPT_IN_FOLDING
+    gas_kept: float | None = None
 
     def __post_init__(self) -> None:
         band = self.dial.band(self.band)

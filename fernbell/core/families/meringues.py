@@ -93,7 +93,6 @@ MERINGUES = Family(
             ),
             losses=losses(2, 5),
             windows=_SUGARS,
-            gas_kept=1,
         ),
         Job(
             key="italian",
@@ -118,7 +117,6 @@ MERINGUES = Family(
             ),
             losses=losses(11, 5),
             windows=_SUGARS,
-            gas_kept=1,
         ),
         Job(
             key="dried",

@@ -151,7 +151,6 @@ MOUSSE = Family(
                 ),
             ),
             losses=losses(0, 5),
-            gas_kept=1,
             windows={"sweetness": SWEET, "fat": window(3, 30, "Below it runs, above it butters.")},
         ),
         Job(
@@ -182,7 +181,6 @@ MOUSSE = Family(
                 ),
             ),
             losses=losses(0, 5),
-            gas_kept=1,
             windows={"sweetness": SWEET, "fat": window(8, 30, "Below it runs, above it butters.")},
         ),
         Job(

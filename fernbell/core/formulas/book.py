@@ -7,7 +7,6 @@ from functools import cached_property
 
 from fernbell.core.errors import CoreError, FormulaCircle, UnknownKey, check_range
 from fernbell.core.field import Field
-from fernbell.core.formulas.air import GAS_KEPT_IN_FOLDING
 from fernbell.core.formulas.method import Wait
 from fernbell.core.heat import CARAMEL_FROM_C
 from fernbell.core.pantry import LEAF_SOAKS_UP, Ingredient
@@ -63,6 +62,10 @@ class Line:
     def goes_in_g(self) -> float:
         """What of it goes on into the formula, with the water it brings [g]."""
         return (self.mass_g + self.water_g) * self.passes
+
+
+GAS_KEPT = Field("gas_kept", "Air kept in folding", most=1, step=0.05, empty="as usual")
+"""What a formula may say of its air."""
 
 
 class Until(StrEnum):
@@ -147,8 +150,10 @@ class Formula:
 
     `base_lines` are the lines percentages refer to together, such as all of the chocolate or
     all of the flour (none: the whole). A density from a weighed
-    cup replaces the computed one; `waits` are those of its method; `whole_eggs` asks for sheets
-    with eggs that need not be weighed. `kind` is what it is, such as 'mousse'.
+    cup replaces the computed one; `gas_kept` is the share of its air that is left, where somebody
+    said, else it is told by what is folded into what; `waits` are those of its method;
+    `whole_eggs` asks for sheets with eggs that need not be weighed. `kind` is what it is, such as
+    'mousse'.
     """
 
     key: str
@@ -156,14 +161,14 @@ class Formula:
     lines: tuple[Line, ...] = ()
     base_lines: tuple[str, ...] = ()
     losses: Losses = field(default_factory=Losses)
-    gas_kept: float = GAS_KEPT_IN_FOLDING
+    gas_kept: float | None = None
     measured_density_g_ml: float | None = None
     waits: tuple[Wait, ...] = ()
     whole_eggs: bool = False
     kind: str = ""
 
     def __post_init__(self) -> None:
-        check_range("gas_kept", self.gas_kept, most=1)
+        GAS_KEPT.check(self.gas_kept)
         if self.measured_density_g_ml is not None:
             check_range("measured_density_g_ml", self.measured_density_g_ml, least=0.02, most=25)
         own = {line.key for line in self.lines}

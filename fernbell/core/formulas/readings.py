@@ -6,6 +6,7 @@ from functools import lru_cache
 
 from fernbell.core.errors import MissingDensity, check_range
 from fernbell.core.formulas.air import Aerated, fold
+from fernbell.core.formulas.airy import gas_kept
 from fernbell.core.formulas.book import Book, Formula, Line, Losses, refuse_circle
 from fernbell.core.working import (
     MASS_BALANCE,
@@ -23,7 +24,8 @@ WATER_G_ML = 1.0
 class FormulaReading:
     """A formula read at its own size; masses in g, density None while it is unknown.
 
-    `percents` stand beside the lines; `without_density` names what keeps the density unknown.
+    `percents` stand beside the lines; `without_density` names what keeps the density unknown,
+    `gas_kept` is what is left of its air [0 to 1].
     """
 
     formula: Formula
@@ -33,6 +35,7 @@ class FormulaReading:
     body: Aerated | None
     density_g_ml: float | None
     without_density: tuple[str, ...]
+    gas_kept: float
     finished_working: Working
     density_working: Working | None
 
@@ -139,18 +142,22 @@ def read_formulas(book: Book, keys: Iterable[str]) -> dict[str, FormulaReading]:
         if None in bodies:
             pairs = zip(kept, bodies, strict=True)
             missing = tuple(book.line_name(line) for line, body in pairs if body is None)
-        readings[key] = _read(formula, bodies, missing)
+        readings[key] = _read(formula, bodies, missing, gas_kept(book, formula))
     return readings
 
 
 # A dessert is solved over and over while it is drawn, and its formulas rarely change meanwhile.
 @lru_cache(maxsize=4096)
 def _read(
-    formula: Formula, bodies: tuple[Aerated | None, ...], missing: tuple[str, ...]
+    formula: Formula,
+    bodies: tuple[Aerated | None, ...],
+    missing: tuple[str, ...],
+    kept: float,
 ) -> FormulaReading:
     batch = sum(line.mass_g for line in formula.lines)
     finished = sum(line.goes_in_g for line in formula.lines) * finished_share(formula.losses)
-    body = _cooked(formula, [one for one in bodies if one is not None]) if not missing else None
+    known = [one for one in bodies if one is not None]
+    body = None if missing else _cooked(formula, known, kept)
     density = formula.measured_density_g_ml or (body.density_g_ml if body else None)
     return FormulaReading(
         formula=formula,
@@ -160,8 +167,9 @@ def _read(
         body=_as_measured(body, density),
         density_g_ml=density,
         without_density=() if density else missing,
+        gas_kept=kept,
         finished_working=finished_working(formula),
-        density_working=_density_working(formula, body, density),
+        density_working=_density_working(formula, body, density, kept),
     )
 
 
@@ -184,9 +192,9 @@ def _line_body(book: Book, line: Line, known: dict[str, FormulaReading]) -> Aera
     return Aerated(line.goes_in_g, gas_free, gas + gas_free * line.overrun_percent / 100)
 
 
-def _cooked(formula: Formula, bodies: list[Aerated]) -> Aerated | None:
+def _cooked(formula: Formula, bodies: list[Aerated], kept: float) -> Aerated | None:
     """All lines folded together, less the water that cooking drove off; None if nothing is left."""
-    mixed = fold(bodies, formula.gas_kept)
+    mixed = fold(bodies, kept)
     boiled_off = mixed.mass_g * formula.losses.cooking_percent / 100
     gas_free = mixed.gas_free_ml - boiled_off / WATER_G_ML
     if gas_free <= 0:
@@ -253,7 +261,7 @@ def finished_working(formula: Formula) -> Working:
 
 
 def _density_working(
-    formula: Formula, body: Aerated | None, density: float | None
+    formula: Formula, body: Aerated | None, density: float | None, kept: float
 ) -> Working | None:
     if density is None:
         return None
@@ -276,7 +284,7 @@ def _density_working(
             Given("mass", body.mass_g, "g"),
             Given("volume without air", body.gas_free_ml, "ml"),
             Given("air kept", body.gas_ml, "ml"),
-            Given("share of the air kept in folding", 100 * formula.gas_kept, "%"),
+            Given("share of the air kept in folding", 100 * kept, "%"),
         ),
         law="density = mass / (volume without air + air kept); volumes add, densities do not",
         arithmetic=f"{figure_text(body.mass_g)} / ({figure_text(body.gas_free_ml)} + "

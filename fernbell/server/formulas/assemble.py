@@ -81,6 +81,7 @@ def reading_with(member: Member, draft: Draft, key: str) -> ReadingOut:
         finished_g=reading.finished_g,
         percents=list(percent_workings(book, reading)),
         without_density=list(reading.without_density),
+        gas_kept=reading.gas_kept,
         finished=reading.finished_working,
         density=reading.density_working,
         volume=volume_working(reading),

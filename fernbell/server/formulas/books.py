@@ -17,8 +17,8 @@ from fernbell.server.rows.kept import kept
 from fernbell.server.rows.policy import Keeper
 
 # Every formula reachable from the ones asked for, one row a line; one query however deep.
-# Make-ups only where they are asked for or something is cooked until a sign: a dessert is solved
-# often and mostly needs none.
+# Make-ups only where they are asked for, something is cooked until a sign, or its air is told by
+# what is folded: a dessert is solved often and mostly needs none.
 _BOOK_SQL = f"""
 WITH RECURSIVE needed(id) AS (
     SELECT id FROM formulas_formula WHERE kitchen_id = %s AND id = ANY(%s)
@@ -28,7 +28,11 @@ WITH RECURSIVE needed(id) AS (
 ), asked AS (
     SELECT %s OR EXISTS (
         SELECT FROM needed JOIN formulas_formula f USING (id)
-        WHERE jsonb_typeof(f.losses->'cooked_to') = 'object'
+        WHERE jsonb_typeof(f.losses->'cooked_to') = 'object' OR (
+            f.gas_kept IS NULL AND EXISTS (
+                SELECT FROM formulas_formulaline l WHERE l.formula_id = f.id AND overrun_percent > 0
+            )
+        )
     ) AS made_up
 )
 SELECT f.id::text, f.name, f.base_lines, f.losses, f.gas_kept, f.measured_density_g_ml,

@@ -21,7 +21,7 @@ class Formula(Row):
     color = models.CharField(max_length=40, blank=True)
     base_lines = models.JSONField(default=list)
     losses = models.JSONField(default=dict)
-    gas_kept = models.FloatField(default=0.8)
+    gas_kept = models.FloatField(null=True)
     measured_density_g_ml = models.FloatField(null=True)
     method = models.JSONField(default=list)
     whole_eggs = models.BooleanField(default=False)

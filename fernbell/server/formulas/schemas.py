@@ -9,7 +9,6 @@ from pydantic import Field, StringConstraints, model_validator
 from fernbell.core.errors import OutOfRange
 from fernbell.core.families import Aside, Dial, DialBand, Landing, Own, Slot, job_named
 from fernbell.core.formulas import (
-    GAS_KEPT_IN_FOLDING,
     USUAL_LOSSES,
     Brings,
     Declared,
@@ -123,7 +122,7 @@ class FormulaIn(Entry):
     lines: list[LineIn] = Field(default=[], max_length=MOST_LINES)
     base_lines: list[Key] = Field(default=[], max_length=MOST_LINES)
     losses: Losses = USUAL_LOSSES
-    gas_kept: float = GAS_KEPT_IN_FOLDING
+    gas_kept: float | None = None
     measured_density_g_ml: float | None = None
     method: list[StepIn] = Field(default=[], max_length=60)
     whole_eggs: bool = False
@@ -220,7 +219,7 @@ class FormulaOut(FormulaHead):
     lines: list[LineOut]
     base_lines: list[str]
     losses: Losses
-    gas_kept: float
+    gas_kept: float | None
     measured_density_g_ml: float | None
     method: list[Step]
     whole_eggs: bool
@@ -308,7 +307,7 @@ class ReadingOut(Schema):
     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
     the grams it brings of water, fats, sugars and the rest. `here` is how its job is set with
     its chocolate in this kitchen, `landing` where it stands on that dial, `sentence` which lines
-    its choices are, `asides` what else to know of its kind.
+    its choices are, `asides` what else to know of its kind, `gas_kept` what is left of its air.
     """
 
     here: JobHere | None
@@ -325,6 +324,7 @@ class ReadingOut(Schema):
     kitchen: list[InMeasures | None]
     brings: list[Brings]
     without_density: list[str]
+    gas_kept: float
     gauges: list[GaugeOut]
     judged: list[Judged]
     declared: Declared

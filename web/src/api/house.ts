@@ -16,7 +16,6 @@ const NO_FIGURES: House['pantry']['states'] = {
 const NOTHING: House = {
   formulas: {
     kinds: [],
-    gas_kept: 1,
     waits: { kinds: [], first: { kind: 'rest', least_min: 0, placed: false } },
     legs: [],
     slots: {},

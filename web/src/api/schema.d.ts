@@ -2767,11 +2767,8 @@ export interface components {
              * @default
              */
             flavor: string;
-            /**
-             * Gas Kept
-             * @default 0.8
-             */
-            gas_kept: number;
+            /** Gas Kept */
+            gas_kept?: number | null;
             /**
              * Job
              * @default
@@ -2859,7 +2856,7 @@ export interface components {
             /** Flavor */
             flavor: string;
             /** Gas Kept */
-            gas_kept: number;
+            gas_kept: number | null;
             /**
              * Id
              * Format: uuid
@@ -2915,8 +2912,6 @@ export interface components {
             demands: components["schemas"]["DemandWords"][];
             /** Drips */
             drips: components["schemas"]["FieldOut"][];
-            /** Gas Kept */
-            gas_kept: number;
             /** Kinds */
             kinds: components["schemas"]["KindOut"][];
             /** Legs */
@@ -4901,7 +4896,7 @@ export interface components {
          *     `kitchen` and `brings` stand beside the lines: each said in the person's own measures, and
          *     the grams it brings of water, fats, sugars and the rest. `here` is how its job is set with
          *     its chocolate in this kitchen, `landing` where it stands on that dial, `sentence` which lines
-         *     its choices are, `asides` what else to know of its kind.
+         *     its choices are, `asides` what else to know of its kind, `gas_kept` what is left of its air.
          */
         ReadingOut: {
             /** Asides */
@@ -4917,6 +4912,8 @@ export interface components {
             finished: components["schemas"]["Working"];
             /** Finished G */
             finished_g: number;
+            /** Gas Kept */
+            gas_kept: number;
             /** Gauges */
             gauges: components["schemas"]["GaugeOut"][];
             here: components["schemas"]["JobHere"] | null;

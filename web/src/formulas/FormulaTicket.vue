@@ -2,7 +2,6 @@
 /** What the formula is: what arrives of it, its density, and its size for another need. */
 import { computed, ref, watch } from 'vue'
 
-import { house } from '../api/house'
 import type { Formula, FormulaEntry, GaugeShown, Reading } from '../api/types'
 import FoldCard from '../kit/FoldCard.vue'
 import { figure } from '../kit/format'
@@ -41,6 +40,7 @@ const scale = (value: number | null, unit: Wanted['unit']) =>
   (size.value = value === null ? null : { value, unit })
 
 const { jobOf } = useFamilies()
+const usualAir = computed(() => `${figure(100 * (props.reading?.gas_kept ?? 1), 0)}, as usual`)
 const tools = computed(() => jobOf(props.entry.job)?.tools)
 const gauges = computed(() => props.reading?.gauges ?? [])
 /** What decides stands first: the readings that have a window. */
@@ -121,10 +121,12 @@ const cost = computed(() => {
             label="Air kept in folding"
             unit="%"
             :step="5"
-            :value="(entry.gas_kept ?? house.formulas.gas_kept) * 100"
+            optional
+            :placeholder="usualAir"
+            :value="entry.gas_kept == null ? null : entry.gas_kept * 100"
             :disabled="disabled"
             :error="errorAt('gas_kept')"
-            @commit="(v) => v !== null && emit('change', { gas_kept: v / 100 })"
+            @commit="(v) => emit('change', { gas_kept: v === null ? null : v / 100 })"
           />
           <NumberField
             label="Weighed cup"

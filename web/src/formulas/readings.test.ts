@@ -58,6 +58,7 @@ describe('the bar of a reading', () => {
 
 const reading = (more: Partial<Reading> = {}): Reading => ({
   here: null,
+  gas_kept: 0.8,
   method: [],
   told: [],
   waits: [],

@@ -265,6 +265,7 @@ const entry: FormulaEntry = {
 }
 const reading: Reading = {
   here: null,
+  gas_kept: 0.8,
   method: [],
   told: [],
   waits: [],
@@ -413,6 +414,10 @@ describe('FormulaTicket', () => {
       ],
       [{ gas_kept: 0.75 }],
     ])
+    expect(fields[3]?.attributes('placeholder')).toBe('80, as usual')
+    await fields[3]?.setValue('')
+    await fields[3]?.trigger('blur')
+    expect(wrapper.emitted('change')?.at(-1)).toEqual([{ gas_kept: null }])
   })
 
   it('says whose make-up is wanted, once', () => {
