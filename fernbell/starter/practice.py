@@ -111,6 +111,8 @@ PRACTICE: Mapping[str, Practice] = {
     "drip width": Practice(9, "mm", "a drip of ganache as it stands"),
     "drip thickness": Practice(3, "mm", "a drip of ganache as it stands"),
     "set at": Practice(18, "°C", "the temperature the bands of a ganache are meant at"),
+    "finger takes up": Practice(1.2, "g/g", "a sponge finger dipped in syrup for a second"),
+    "biscuit takes up": Practice(0.35, "g/g", "a biscuit dipped in milk or coffee"),
     "soluble fiber of fruit": Practice(0.3, "g/g", "pectin and its like", "from memory"),
     "leaf gelatin soaks up": Practice(5, "g/g", "leaves soaked in cold water and squeezed"),
     "agar for gelatin": Practice(0.45, "g", "in the place of 1 g of 200 bloom"),

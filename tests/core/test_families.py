@@ -48,6 +48,7 @@ from fernbell.core.pantry import ChocolateKind, Ingredient, LineRole, MakeUp, ro
 from fernbell.demo.book import demo_book
 from fernbell.demo.formulas import FORMULAS
 from fernbell.starter.pantry import STOCKS
+from tests.core.test_arithmetic import check
 
 PANTRY = tuple(stock.ingredient for stock in STOCKS)
 BY_KEY = {one.key: one for one in PANTRY}
@@ -571,3 +572,22 @@ def test_an_empty_formula_and_a_short_pantry_are_told_in_plain_words() -> None:
         propose(*job_named("ganache.slice"), Wish({}), PANTRY[:10])
     with pytest.raises(CoreError, match="It is stronger than 101"):
         turn(job_named("caramel.fill")[1].dial, proposed("caramel.fill"), 101)
+
+
+@pytest.mark.parametrize(
+    ("key", "times"), [("sponge-finger", 1.2), ("plain-biscuit", 0.35), ("cocoa-sandwich", 0.35)]
+)
+def test_bought_biscuits_say_what_they_take_up(key: str, times: float) -> None:
+    """Common practice: a finger dipped for a second takes up a little more than it weighs."""
+    own = Formula("f", "Layered", (Line("a", 200, key), Line("b", 100, "mascarpone")))
+    lines = lines_of(Book(PANTRY, (own,)), "f")
+    (dipped,) = (one for one in asides("cream", lines, ()) if "dipped" in one.name)
+    assert dipped.working is not None
+    assert dipped.working.value == pytest.approx(200 * times)
+    assert f"{200 * times:.0f} g" in dipped.says
+    check(dipped.working)
+
+
+def test_what_is_no_bought_biscuit_is_not_dipped() -> None:
+    own = Formula("f", "Plain", (Line("a", 200, "biscuit-crumbs"), Line("b", 100, "leaf-gelatin")))
+    assert asides("cream", lines_of(Book(PANTRY, (own,)), "f"), ()) == ()

@@ -12,7 +12,7 @@ from fernbell.core.families.holding import holding
 from fernbell.core.families.warmth import stands_up_to
 from fernbell.core.formulas import FIGURES, Lines, Step
 from fernbell.core.heat import WATER_20_KG_M3, baume_of, crystallizing, syrup_density
-from fernbell.core.pantry import LIQUIDS, LineRole, cup_density
+from fernbell.core.pantry import LIQUIDS, LineRole, cup_density, dips_up
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 
@@ -31,7 +31,7 @@ def asides(
     Source:
         each names its own.
     """
-    asks = [partial(ask, lines, steps) for ask in _BY_KIND.get(kind, ())]
+    asks = [partial(ask, lines, steps) for ask in (*_BY_KIND.get(kind, ()), dipped)]
     if job is not None:
         asks.append(partial(stands_up_to, job, lines))
         if Tool.KEEPS in job.tools:
@@ -213,6 +213,37 @@ def baume(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
         (brix,),
     )
     yield Aside("On the hydrometer", f"{degrees:.1f} °Bé", working)
+
+
+def dipped(lines: Lines, steps: tuple[Step, ...]) -> Iterator[Aside]:
+    """How much syrup its bought biscuits take up when they are dipped.
+
+    Args:
+        lines: the formula [Lines].
+        steps: not asked [Step].
+    Returns:
+        an aside for each that is there [Aside].
+    Source:
+        common practice.
+    """
+    for line in lines.formula.lines:
+        if line.ingredient is None or not line.mass_g:
+            continue
+        biscuit = lines.book.ingredient(line.ingredient)
+        times = dips_up(biscuit)
+        if times:
+            value = times * line.mass_g
+            working = Working(
+                f"{biscuit.name}, what they take up",
+                value,
+                "g",
+                (Given(biscuit.name, line.mass_g, "g"), Given("take up, times", times, "")),
+                "weight × what one takes up",
+                f"{figure_text(line.mass_g)} × {times:g} = {figure_text(value)} g",
+                COMMON_PRACTICE,
+            )
+            says = f"take up about {value:.0f} g: write it on a line"
+            yield Aside(f"{biscuit.name}, dipped", says, working)
 
 
 POT_TIMES = 4.0

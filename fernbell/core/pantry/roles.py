@@ -189,6 +189,23 @@ MILK_ASH, EGG_ASH = 0.44, 0.84
 lactose begins to freeze at -0.52 °C and egg white at -0.45 °C; published values, from memory."""
 
 
+DIPS = {piece: practice(f"{piece} takes up") for piece in ("finger", "biscuit")}
+"""What a piece of a bought biscuit takes up when it is dipped, by what it is counted as [g/g]."""
+
+
+def dips_up(ingredient: Ingredient) -> float:
+    """How many times its weight of syrup something takes up when it is dipped.
+
+    Args:
+        ingredient: any [Ingredient].
+    Returns:
+        syrup on its weight; none but for what is counted in fingers or biscuits [g/g].
+    Source:
+        common practice.
+    """
+    return next((DIPS[one.name] for one in ingredient.pieces if one.name in DIPS), 0.0)
+
+
 SOLUBLE_FIBER = practice("soluble fiber of fruit")
 
 
