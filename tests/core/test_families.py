@@ -41,6 +41,7 @@ from fernbell.core.formulas import (
     characterize,
     compose,
     hold_parts,
+    lines_of,
     settled,
 )
 from fernbell.core.heat import sucrose_at
