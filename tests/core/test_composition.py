@@ -1,7 +1,7 @@
 """Make-ups and what formulas contain: mass is conserved, and unknown is never zero."""
 
 import pytest
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from fernbell.core.errors import OutOfRange
@@ -121,6 +121,40 @@ def test_water_that_is_soaked_up_takes_as_much_room_as_on_a_line() -> None:
     weighed = Formula("g", "Weighed", (Line("a", 10, "a"), Line("w", 50, "w")))
     read_ = read_formulas(Book(dense, (soaked, weighed)), ["f", "g"])
     assert read_["f"].density_g_ml == pytest.approx(read_["g"].density_g_ml)
+
+
+SHARE = st.floats(0, 100)
+
+
+@settings(deadline=None)
+@given(st.lists(st.tuples(st.floats(1, 500), SHARE, st.floats(0, 20)), min_size=1, max_size=5))
+def test_sieve_and_soak_are_the_same_as_less_of_it_and_a_line_of_water(
+    told: list[tuple[float, float, float]],
+) -> None:
+    """Mass balance: what is left of a line beside the water it brings, each on its own line."""
+    keys = [("milk", "raspberry", "leaf-gelatin", "sugar", "dark-66")[i] for i in range(len(told))]
+    short = tuple(
+        Line(f"a{i}", g, key, strained_percent=strained, soaked=soaked)
+        for i, (key, (g, strained, soaked)) in enumerate(zip(keys, told, strict=True))
+    )
+    plain = tuple(
+        line
+        for i, (key, (g, strained, soaked)) in enumerate(zip(keys, told, strict=True))
+        for line in (
+            Line(f"b{i}", g * (1 - strained / 100), key),
+            Line(f"w{i}", g * soaked * (1 - strained / 100), "water"),
+        )
+    )
+    pantry = tuple(stock.ingredient for stock in STOCKS)
+    own = Book(pantry, (Formula("short", "S", short), Formula("plain", "P", plain)))
+    made = compose(own, ["short", "plain"])
+    assert made["short"].mass_g == pytest.approx(made["plain"].mass_g)
+    assert made["short"].grams == pytest.approx(made["plain"].grams, abs=1e-9)
+    assert made["short"].kinds == pytest.approx(made["plain"].kinds, abs=1e-9)
+    read_ = read_formulas(own, ["short", "plain"])
+    assert read_["short"].finished_g == pytest.approx(read_["plain"].finished_g)
+    if read_["plain"].density_g_ml:
+        assert read_["short"].density_g_ml == pytest.approx(read_["plain"].density_g_ml)
 
 
 @pytest.mark.parametrize("strained", [0, 25, 100])

@@ -113,6 +113,17 @@ def notes_of(old: str, new: str, slug: str = "dark-ganache", kind: str = "ganach
 
 
 # 0.45 g of agar for 1 g of 200 bloom; 160 bloom counts as its square root of 160 / 200: 0.894.
+@pytest.mark.parametrize(
+    ("new", "soaked"), [("leaf-silver", 5), ("gelatin", 5), ("pectin-nh", 0), ("agar", 0)]
+)
+def test_the_water_of_leaves_goes_with_them_but_for_other_gelatin(new: str, soaked: float) -> None:
+    lines = (Line("w", 500, "water"), Line("g", 20, "leaf-gelatin", soaked=5))
+    own = (BY_KEY["water"], BY_KEY["leaf-gelatin"])
+    found = swap(lines_of(Book(own, (Formula("f", "F", lines),)), "f"), "leaf-gelatin", BY_KEY[new])
+    for one in found.both:
+        assert [line.soaked for line in one.lines] == [0, soaked]
+
+
 def test_weak_gelatin_takes_less_agar_by_the_root_of_its_bloom() -> None:
     weak, agar = BY_KEY["gelatin-160"], BY_KEY["agar"]
     water = BY_KEY["water"]

@@ -8,7 +8,7 @@ from fernbell.core.families.family import Dial
 from fernbell.core.families.swap_notes import SUGAR_APART, Note, sugars_of, swap_notes
 from fernbell.core.fitting import Demand, Finished, Locked, Reads, Unsettled, fit
 from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line, Lines
-from fernbell.core.pantry import SWEETS, Ingredient, LineRole, role_of
+from fernbell.core.pantry import SWEETS, Ingredient, LineRole, is_leaf, role_of
 from fernbell.starter.practice import practice
 
 AS_BEFORE = practice("swap keeps the dial within")
@@ -113,7 +113,9 @@ def swap(
     others = (one for one in lines.book.ingredients if one.key not in (old, new.key))
     book = Book((*others, was, new), lines.book.formulas)
     exchanged = tuple(
-        replace(line, ingredient=new.key) if line.ingredient == old else line
+        replace(line, ingredient=new.key, soaked=_soaked(line, was, new))
+        if line.ingredient == old
+        else line
         for line in formula.lines
     )
     book, straight, begun = _sugared(
@@ -132,6 +134,11 @@ def swap(
     whips = any(line.overrun_percent for line in exchanged if line.ingredient == new.key)
     notes = swap_notes(was, new, kind, whips=whips, others=tuple(_held(lines.book, formula, old)))
     return Swap(book, straight, rebalanced, kept, notes)
+
+
+def _soaked(line: Line, was: Ingredient, new: Ingredient) -> float:
+    """What leaves of gelatin take up goes with them; powder blooms in as much."""
+    return 0.0 if is_leaf(was) and role_of(new) is not LineRole.GELATIN else line.soaked
 
 
 BROUGHT = "sugar-back"

@@ -139,6 +139,7 @@ def _take(member: Member, row: Formula, data: TakeSwapIn) -> None:
         line.key: line.straight_g if data.way == "straight" else line.rebalanced_g
         for line in found.lines
     }
+    soaked = {line.key: line.soaked for line in found.lines}
     entry = snapshot(row)
     added = [
         {"key": line.key, "mass_g": grams[line.key], "ingredient": str(line.added)}
@@ -149,6 +150,7 @@ def _take(member: Member, row: Formula, data: TakeSwapIn) -> None:
         {
             **line,
             "mass_g": grams[line["key"]],
+            "soaked": soaked[line["key"]],
             "ingredient": str(data.new)
             if line["ingredient"] == str(data.old)
             else line["ingredient"],

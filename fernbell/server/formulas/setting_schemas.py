@@ -245,7 +245,8 @@ class SwapIn(Entry):
 class SwapLine(Schema):
     """A line before, with the other ingredient straight, and rebalanced.
 
-    `added` is the ingredient of a line that only the rebalanced formula has.
+    `added` is the ingredient of a line that only the rebalanced formula has, `soaked` how many
+    times its weight of water it brings then.
     """
 
     key: str
@@ -255,6 +256,7 @@ class SwapLine(Schema):
     before_g: float
     straight_g: float
     rebalanced_g: float
+    soaked: float
 
 
 class SwapGauge(Schema):

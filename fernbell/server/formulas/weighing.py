@@ -93,6 +93,7 @@ def swap_ingredient(member: Member, entry: FormulaIn, old: UUID, new: UUID) -> S
                 before_g=before[now.key].mass_g if now.key in before else 0.0,
                 straight_g=plain.mass_g,
                 rebalanced_g=now.mass_g,
+                soaked=now.soaked,
             )
             for plain, now in pairs
         ],

@@ -5896,7 +5896,8 @@ export interface components {
          * SwapLine
          * @description A line before, with the other ingredient straight, and rebalanced.
          *
-         *     `added` is the ingredient of a line that only the rebalanced formula has.
+         *     `added` is the ingredient of a line that only the rebalanced formula has, `soaked` how many
+         *     times its weight of water it brings then.
          */
         SwapLine: {
             /** Added */
@@ -5911,6 +5912,8 @@ export interface components {
             key: string;
             /** Rebalanced G */
             rebalanced_g: number;
+            /** Soaked */
+            soaked: number;
             /** Straight G */
             straight_g: number;
         };

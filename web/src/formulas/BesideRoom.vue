@@ -60,6 +60,9 @@ const bites = useBites(
   () => of.value,
 )
 const print = () => window.print()
+/** Columns are of one width: the bars are read across them. */
+const NAMES_PX = 220
+const COLUMN_PX = 118
 </script>
 
 <template>
@@ -85,7 +88,10 @@ const print = () => window.print()
       Choose two to six formulas here, or mark them on the shelf.
     </p>
     <div v-if="table" class="scroll">
-      <table aria-label="Formulas side by side">
+      <table
+        aria-label="Formulas side by side"
+        :style="{ minWidth: `${NAMES_PX + columns.length * COLUMN_PX}px` }"
+      >
         <thead>
           <tr>
             <td />
@@ -252,7 +258,8 @@ label {
 
 table {
   border-collapse: collapse;
-  min-width: 60%;
+  table-layout: fixed;
+  width: 100%;
 }
 
 table :deep(th),
@@ -266,7 +273,10 @@ table :deep(td) {
 
 thead th {
   border-bottom: 2px solid var(--bronze);
-  min-width: 118px;
+}
+
+thead td {
+  width: 220px;
 }
 
 thead th a {

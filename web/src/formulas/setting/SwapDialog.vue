@@ -42,8 +42,10 @@ const { data, error, isFetching } = useSwap(
 
 function takeIt(which: 'straight_g' | 'rebalanced_g') {
   const grams = (data.value?.lines ?? []).map((one) => [one.key, one[which]] as const)
+  const soaked = new Map((data.value?.lines ?? []).map((one) => [one.key, one.soaked]))
   const lines = withGrams(props.entry.lines ?? [], grams).map((line) => ({
     ...line,
+    soaked: soaked.get(line.key) ?? 0,
     ingredient: line.ingredient === old.value ? (comes.value ?? null) : (line.ingredient ?? null),
   }))
   const added = (data.value?.lines ?? [])

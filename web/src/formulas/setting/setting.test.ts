@@ -267,6 +267,7 @@ describe('a swap side by side', () => {
         before_g: 248,
         straight_g: 248,
         rebalanced_g: 314,
+        soaked: 0,
       },
     ],
     gauges: [
