@@ -16,6 +16,7 @@ from fernbell.server.molds.api import router as molds
 from fernbell.server.names import router as names
 from fernbell.server.pantry.api import router as pantry
 from fernbell.server.problems import FieldApi, answer_problems
+from fernbell.server.reading import StrictParser
 from fernbell.server.vocabulary import router as vocabulary
 
 
@@ -30,6 +31,7 @@ api = FieldApi(
     version="1",
     auth=MemberAuth(),
     renderer=StrictRenderer(),
+    parser=StrictParser(),
     docs_url=None,
     urls_namespace="api",
 )

@@ -5,6 +5,8 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
+from django.conf import settings
+from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI, Schema
 from ninja.errors import (
@@ -104,13 +106,22 @@ class ProblemOut(Schema):
     changed_at: datetime | None = None
 
 
+MOST_ERRORS, MOST_LETTERS = 100, 600
+
+
+def brief(text: str) -> str:
+    """A text that may quote what came in, cut where it gets long."""
+    return text if len(text) <= MOST_LETTERS else f"{text[:MOST_LETTERS]} …"
+
+
 def problem(
     status: int, title: str, detail: str, errors: FieldErrors = (), **extra: object
 ) -> HttpResponse:
-    """A problem answer."""
-    body = {"type": "about:blank", "title": title, "status": status, "detail": detail}
+    """A problem answer; what came in is quoted in brief."""
+    body = {"type": "about:blank", "title": title, "status": status, "detail": brief(detail)}
+    told = [{name: brief(text) for name, text in one.items()} for one in errors[:MOST_ERRORS]]
     return JsonResponse(
-        {**body, "errors": list(errors), **extra},
+        {**body, "errors": told, **extra},
         status=status,
         content_type="application/problem+json",
     )
@@ -215,10 +226,20 @@ class FieldApi(NinjaAPI):
 
 def answer_problems(api: NinjaAPI) -> None:
     """Register every handler on the API."""
+    _answer_entries(api)
+    _answer_requests(api)
+
+
+def _refusal(error: Refused) -> HttpResponse:
+    return problem(error.status, error.title, error.detail, error.errors, **error.extra)
+
+
+def _answer_entries(api: NinjaAPI) -> None:
+    """What is said of what was entered."""
 
     @api.exception_handler(Refused)
     def _refused(request: HttpRequest, error: Refused) -> HttpResponse:
-        return problem(error.status, error.title, error.detail, error.errors, **error.extra)
+        return _refusal(error)
 
     @api.exception_handler(CoreError)
     def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
@@ -233,6 +254,10 @@ def answer_problems(api: NinjaAPI) -> None:
         detail = " ".join(fault["message"] for fault in errors[:3])
         return problem(422, Invalid.title, detail, errors)
 
+
+def _answer_requests(api: NinjaAPI) -> None:
+    """What is said of who asks, how much and how often, and of what broke."""
+
     @api.exception_handler(AuthenticationError)
     def _who(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
         return problem(401, "Sign in first", "This needs a signed-in member of a kitchen.")
@@ -245,8 +270,16 @@ def answer_problems(api: NinjaAPI) -> None:
     def _slower(request: HttpRequest, error: Throttled) -> HttpResponse:
         return problem(429, "Too many tries", "Wait a minute and try again.")
 
+    @api.exception_handler(RequestDataTooBig)
+    def _too_big(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
+        most = settings.DATA_UPLOAD_MAX_MEMORY_SIZE // 2**20
+        return problem(413, "Too much at once", f"An entry has at most {most} MB.")
+
     @api.exception_handler(HttpError)
     def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
+        # What is refused while a body is read comes wrapped.
+        if isinstance(error.__cause__, Refused):
+            return _refusal(error.__cause__)
         return problem(error.status_code, "The request was not understood", str(error))
 
     @api.exception_handler(Exception)

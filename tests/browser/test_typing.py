@@ -118,9 +118,9 @@ def test_a_list_in_cups_and_ounces_is_pasted(page: Page, demo: str) -> None:
     dialog.get_by_role("button", name="Show what is understood").click()
     dialog.get_by_role("button", name="Add 15 lines").click()
     expect(page.get_by_label(re.compile("^Grams of"))).to_have_count(15)
-    # Cups of 250 ml by the pantry: flour 0.53, icing sugar 0.5, brown sugar packed 0.9 g/ml.
+    # Cups of 250 ml by the pantry: flour 0.53, icing sugar 0.51, brown sugar packed 0.9 g/ml.
     assert grams(page, "Wheat flour, plain") == "198.75"
-    assert grams(page, "Icing sugar") == "125"
+    assert grams(page, "Icing sugar") == "127.5"
     assert grams(page, "Fresh cheese") == "226.8"
     assert grams(page, "Light brown sugar") == "112.5"
     assert grams(page, "Couverture, dark 66 %") == "113.4"

@@ -1,7 +1,10 @@
 """Bad input: an error at the field that says what is allowed, and nothing saved by half."""
 
+import json
 from collections.abc import Callable
 from typing import Any
+from urllib.parse import urlencode
+from uuid import uuid4
 
 import pytest
 from django.test import Client
@@ -200,3 +203,102 @@ def test_a_refusal_speaks_the_units_the_person_reads(
     put(client, "/api/members/me/preferences", mine)
     # 1000 mm / 25.4 = 39.37 in; 5000 / 25.4 = 196.85.
     assert "at most 39.37 in, not 196.85" in message()
+
+
+NO_TEXT = ["a\x00b", "a\ud800b", "\udfff"]
+NOT_KEPT = [
+    ("post", "/api/ingredients", "name"),
+    ("post", "/api/ingredients", "note"),
+    ("post", "/api/ingredients", "other_names.0"),
+    ("post", "/api/ingredients", "make_up_source"),
+    ("post", "/api/formulas", "name"),
+    ("post", "/api/formulas", "lines.0.note"),
+    ("post", "/api/formulas", "lines.0.stage"),
+    ("post", "/api/formulas", "method.0.text"),
+    ("post", "/api/formulas", "method.0.sign"),
+    ("post", "/api/molds", "name"),
+    ("post", "/api/molds", "shape.path"),
+    ("post", "/api/desserts", "parts.0.name"),
+    ("post", "/api/formulas/read-line", "text"),
+    ("post", "/api/formulas/read-list", "text"),
+    ("post", "/api/members", "username"),
+    ("post", "/api/session", "username"),
+    ("put", "/api/formulas/{formula}/revisions/1", "name"),
+    ("get", "/api/formulas", "q"),
+    ("get", "/api/names", "q"),
+]
+
+
+def nested_in(field: str, value: str) -> Any:
+    """An entry that says only this: 'lines.0.note' is {"lines": [{"note": value}]}."""
+    said: Any = value
+    for step in reversed(field.split(".")):
+        said = [said] if step.isdigit() else {step: said}
+    return said
+
+
+@pytest.mark.parametrize("text", NO_TEXT, ids=ascii)
+@pytest.mark.parametrize(("method", "path", "field"), NOT_KEPT)
+def test_text_that_is_none_is_refused_at_its_field(
+    shelves: Shelves, method: str, path: str, field: str, text: str
+) -> None:
+    path = path.format(formula=shelves.formula["id"])
+    if method == "get":
+        query = urlencode({field: text}, errors="surrogatepass")
+        answer = shelves.client.get(f"{path}?{query}")
+        # What is no UTF-8 at all never becomes half a character: nothing is found.
+        assert answer.status_code == 422 or "\ud800" in text or "\udfff" in text
+        assert answer.status_code < 500
+        return
+    body = json.dumps(nested_in(field, text))
+    answer = getattr(shelves.client, method)(path, body, content_type="application/json")
+    assert answer.status_code == 422
+    [error] = answer.json()["errors"]
+    assert error["field"] == field
+    assert "holds a character that is none" in error["message"]
+
+
+def test_a_field_named_by_no_text_is_refused_too(shelves: Shelves) -> None:
+    body = json.dumps({"na\x00me": "Ring"})
+    answer = shelves.client.post("/api/molds", body, content_type="application/json")
+    assert answer.status_code == 422
+    assert answer.json()["errors"][0]["field"] == "na?me"
+
+
+def test_more_than_an_entry_may_hold_is_refused_by_its_size(shelves: Shelves) -> None:
+    body = json.dumps({"name": "x" * 3_000_000})
+    answer = shelves.client.post("/api/molds", body, content_type="application/json")
+    assert answer.status_code == 413
+    assert "2 MB" in answer.json()["detail"]
+
+
+@pytest.mark.parametrize(
+    "entry",
+    [
+        {"name": "x" * 1_500_000},
+        {"x" * 1_500_000: 1},
+        {"shape": {"form": "x" * 1_500_000}},
+        {"name": ["x" * 1000] * 1000},
+    ],
+)
+def test_a_refusal_does_not_echo_what_was_sent(shelves: Shelves, entry: dict[str, Any]) -> None:
+    body = json.dumps(entry)
+    answer = shelves.client.post("/api/molds", body, content_type="application/json")
+    assert answer.status_code == 422
+    assert len(answer.content) < 70_000
+
+
+def test_what_is_picked_for_a_proposal_is_a_choice_of_it_and_of_this_kitchen(
+    shelves: Shelves, stranger: Member, as_member: Callable[[Member], Client]
+) -> None:
+    foreign = made(as_member(stranger), "ingredient", {"name": "Their cream"})
+    for picks, field in (
+        ({"nonsense": shelves.ingredient["id"]}, "picks"),
+        ({"with": foreign["id"]}, "with"),
+        ({"with": str(uuid4())}, "with"),
+    ):
+        answer = post(
+            shelves.client, "/api/formulas/propose", {"job": "ganache.drip", "picks": picks}
+        )
+        assert answer.status_code == 422, picks
+        assert answer.json()["errors"][0]["field"] == field

@@ -211,6 +211,14 @@ class Job:
         for setting in self.by_kind.values():
             setting.of(self)
 
+    @property
+    def slots(self) -> tuple[str, ...]:
+        """Every choice there is in it, whatever it is made with and by whichever way."""
+        kinds = (part for one in self.by_kind.values() for part in one.parts)
+        ways = (part for one in self.ways for part in one.parts)
+        every = (part.slot for part in (*self.parts, *kinds, *ways) if part.slot)
+        return tuple(dict.fromkeys(every))
+
     def of_kind(self, kind: str) -> "Job":
         """The same, made as a kind of chocolate asks."""
         return self.by_kind[kind].of(self) if kind in self.by_kind else self

@@ -91,6 +91,7 @@ def propose(
     Source:
         starters are this project's own; the dial's source is its own.
     """
+    _refuse_strange(job, wish, pantry)
     chocolate = _chocolate(job, wish, pantry)
     if chocolate is not None:
         job = job.of_kind(chocolate_kind(chocolate))
@@ -112,6 +113,16 @@ def propose(
     made = replace(sized, lines=tuple(line for line in sized.lines if line.mass_g))
     steps = agreeing(job, replace(ready, formula=made))
     return Proposal(made, why, picked, steps, kind)
+
+
+def _refuse_strange(job: Job, wish: Wish, pantry: tuple[Ingredient, ...]) -> None:
+    """Refuse a pick for a choice there is not, or of what the kitchen has not."""
+    here = {one.key for one in pantry}
+    for slot, key in wish.picks.items():
+        if slot not in job.slots:
+            raise UnknownKey("picks", slot, f"one of {', '.join(job.slots) or 'none: no choice'}")
+        if key not in here:
+            raise UnknownKey(slot, key, "in the pantry")
 
 
 def _chocolate(job: Job, wish: Wish, pantry: tuple[Ingredient, ...]) -> Ingredient | None:
@@ -190,10 +201,7 @@ def _picked(part: StarterLine, wish: Wish, pantry: tuple[Ingredient, ...]) -> In
     chosen = wish.picks.get(part.slot) if part.slot else None
     if chosen is None:
         return nearest(STUFFS[part.stuff], pantry)
-    for one in pantry:
-        if one.key == chosen:
-            return one
-    raise UnknownKey(part.slot, chosen, "in the pantry")
+    return next(one for one in pantry if one.key == chosen)
 
 
 def slot_choices(job: Job, pantry: tuple[Ingredient, ...]) -> dict[str, tuple[Ingredient, ...]]:
