@@ -100,6 +100,7 @@ PRACTICE: Mapping[str, Practice] = {
     "flattest bite": Practice(10, "sugar = 100", "below it a dessert tastes of little"),
     "gas kept in folding": Practice(0.8, "1", "what of the air is left"),
     "folded from": Practice(0.1, "of the batch", "what is not whipped with the foam", "ours"),
+    "light below": Practice(0.9, "g/ml", "what weighs less in a cup holds air"),
     "density, sponge": Practice(0.35, "g/ml", "baked roulade or génoise 0.2 to 0.35"),
     "density, mousse": Practice(0.7, "g/ml", "of fruit, chocolate or anglaise 0.6 to 0.85"),
     "density, meringue": Practice(0.3, "g/ml", "Italian and Swiss 0.25 to 0.35"),

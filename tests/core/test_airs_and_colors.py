@@ -40,7 +40,11 @@ def test_what_lives_by_its_air_asks_for_it_until_it_is_said(kind: str) -> None:
     nested = Line("b", 100, formula="n")
     whipped = Formula("n", "N", (replace(CREAM, overrun_percent=100),))
     assert not lacking(replace(bare, lines=(nested,)), whipped)
-    assert lacking(replace(bare, lines=(nested,)), replace(whipped, lines=(CREAM,)))
+    flat = replace(whipped, lines=(CREAM,))
+    assert lacking(replace(bare, lines=(nested,)), flat)
+    # A cup of the cream, weighed before it is whipped, is no air; a light one is.
+    assert lacking(replace(bare, lines=(nested,)), replace(flat, measured_density_g_ml=1.0))
+    assert not lacking(replace(bare, lines=(nested,)), replace(flat, measured_density_g_ml=0.5))
 
 
 @pytest.mark.parametrize("kind", ["ganache", "glaze", "cream", "", "paste"])

@@ -19,6 +19,10 @@ USUAL_BAKED_OFF: Mapping[str, float] = {
 """By kind, what the oven takes [%]; a tray weighed before and after replaces it."""
 
 
+LIGHT_G_ML = practice("light below")
+"""A cup that weighs less holds air, whoever beat it in."""
+
+
 Nested = Callable[[str], Formula]
 """The formula of a key."""
 
@@ -30,18 +34,19 @@ def lacks_air(formula: Formula, nested: Nested) -> bool:
         formula: with its kind [Formula].
         nested: looks up the formulas that stand as lines [callable].
     Returns:
-        true for a sponge, mousse or meringue with lines, no weighed cup and no air in any line
-        [bool].
+        true for a sponge, mousse or meringue with lines, no weighed cup and no air in any line;
+        a nested formula has air where its own cup is light [bool].
     Source:
         common practice.
     """
     lives_by_it = formula.kind in USUAL_DENSITY and bool(formula.lines)
-    return lives_by_it and not _has_air(formula, nested)
+    weighed = formula.measured_density_g_ml is not None
+    return lives_by_it and not weighed and not _has_air(formula, nested)
 
 
 def _has_air(formula: Formula, nested: Nested) -> bool:
     if formula.measured_density_g_ml is not None:
-        return True
+        return formula.measured_density_g_ml < LIGHT_G_ML
     return any(
         line.overrun_percent > 0
         or (line.formula is not None and _has_air(nested(line.formula), nested))

@@ -62,9 +62,9 @@ def leaves(mass_g: float) -> DemoLine:
     return DemoLine("leaf-gelatin", mass_g, stage="soak", soaked=5)
 
 
-def nested(of: str, mass_g: float, stage: str = "") -> DemoLine:
+def nested(of: str, mass_g: float, stage: str = "", *, overrun: float = 0.0) -> DemoLine:
     """A line of another formula."""
-    return DemoLine(of, mass_g, nested=True, stage=stage)
+    return DemoLine(of, mass_g, overrun, nested=True, stage=stage)
 
 
 BLOOM = step("bloom", "Bloom the gelatin in the water.", 4, wait=rest(10, 30))

@@ -131,7 +131,7 @@ HEDGEROW = (
             line("gelatin", 8, "bloom"),
             line("water", 48, "bloom"),
             line("white-30", 120, "base"),
-            nested("bay-cream", 290, "fold"),
+            nested("bay-cream", 290, "fold", overrun=100),
         ),
         (
             BLOOM,
