@@ -2,13 +2,14 @@
 
 import errno
 
-from ops import check, serve, shots
+from ops import check, password, serve, shots
 from ops.say import Stop, complain, say
 
 USAGE = """Fern Bell, a bench companion for a pastry kitchen
 
   ./fern start [--port N] [--own] [--fresh]   install, start and serve; Ctrl-C stops
   ./fern stop                                 stop what start left running
+  ./fern password NAME [--demo]               another password for somebody who forgot theirs
   ./fern test [pytest arguments]              everything the tests need, then all tests
   ./fern shots                                pictures of the main views, from the demo kitchen
 """
@@ -23,6 +24,8 @@ def main(arguments: list[str]) -> int:
                 return serve.start(rest)
             case "stop":
                 return serve.stop()
+            case "password":
+                return password.password(rest)
             case "test":
                 return check.test(rest)
             case "shots":

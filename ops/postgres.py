@@ -108,6 +108,20 @@ class Cluster:
             return True
         return False
 
+    @contextlib.contextmanager
+    def at_hand(self) -> Iterator[None]:
+        """The server for a moment: the one that runs, or one started for it."""
+        if self.running():
+            # Its fourth line is the port; PostgreSQL writes it so.
+            self.port = int((self.data / "postmaster.pid").read_text().splitlines()[3])
+            yield
+            return
+        self.start()
+        try:
+            yield
+        finally:
+            self.stop()
+
     def erase(self) -> None:
         """Remove the cluster."""
         self.stop()

@@ -9,22 +9,16 @@ from django.db import transaction
 
 from fernbell.demo.desserts import DESSERTS, DemoDessert
 from fernbell.demo.formulas import FORMULAS, DemoFormula, DemoLine
+from fernbell.demo.people import PEOPLE
 from fernbell.server.desserts.rows import DESSERT
 from fernbell.server.desserts.schemas import PARTS, DessertIn, SizeIn
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn, LineIn, StepIn
 from fernbell.server.kitchens.models import Kitchen, Member
-from fernbell.server.kitchens.staff import DEMO_PREFIX
 from fernbell.server.rows import actions
-from fernbell.server.rows.policy import Role
 from fernbell.server.starter import stock
 
 KITCHEN = "Wrenmoor Hall"
-PEOPLE = (
-    ("ottilie", "Ottilie", "Marsh", Role.CHEF),
-    ("bram", "Bram", "Fenwick", Role.COOK),
-    ("junia", "Junia", "Coe", Role.APPRENTICE),
-)
 
 
 @transaction.atomic
@@ -46,8 +40,8 @@ def load_demo() -> bool:
 
 def _people(kitchen: Kitchen) -> Member:
     members = []
-    for short, first, last, role in PEOPLE:
-        user = User(username=DEMO_PREFIX + short, first_name=first, last_name=last)
+    for username, first, last, role in PEOPLE:
+        user = User(username=username, first_name=first, last_name=last)
         user.set_unusable_password()
         user.save()
         members.append(Member.objects.create(kitchen=kitchen, user=user, role=role))

@@ -11,7 +11,7 @@ from fernbell.server.kitchens.api import standing
 from fernbell.server.kitchens.auth import VisitorAuth, sign_in
 from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.kitchens.schemas import FirstChef, SessionOut
-from fernbell.server.kitchens.staff import is_first_visit, new_user
+from fernbell.server.kitchens.staff import is_first_visit, new_user, save_user
 from fernbell.server.problems import NotAllowed
 from fernbell.server.rows.policy import Role
 from fernbell.server.starter import stock
@@ -36,6 +36,7 @@ def found_kitchen(data: FirstChef) -> User:
     if not is_first_visit():
         raise NotAllowed("There is a kitchen already: ask its chef to add you.")
     user = new_user(data.username, data.name, data.password)
+    save_user(user)
     kitchen = Kitchen.objects.create(name=data.kitchen)
     member = Member.objects.create(kitchen=kitchen, user=user, role=Role.CHEF)
     if data.starter:

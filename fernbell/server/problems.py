@@ -13,7 +13,6 @@ from ninja.errors import (
     AuthenticationError,
     AuthorizationError,
     HttpError,
-    Throttled,
     ValidationErrorContext,
 )
 from ninja.errors import ValidationError as RequestInvalid
@@ -68,6 +67,17 @@ class InUse(Refused):
 
     status = 409
     title = "Still in use"
+
+
+class TooMany(Refused):
+    """It was tried too often, or by too many at once."""
+
+    status = 429
+    title = "Too many tries"
+
+    def __init__(self, detail: str, wait_s: int) -> None:
+        super().__init__(detail)
+        self.wait_s = wait_s
 
 
 class Invalid(Refused):
@@ -231,7 +241,10 @@ def answer_problems(api: NinjaAPI) -> None:
 
 
 def _refusal(error: Refused) -> HttpResponse:
-    return problem(error.status, error.title, error.detail, error.errors, **error.extra)
+    answer = problem(error.status, error.title, error.detail, error.errors, **error.extra)
+    if isinstance(error, TooMany):
+        answer["Retry-After"] = str(error.wait_s)
+    return answer
 
 
 def _answer_entries(api: NinjaAPI) -> None:
@@ -265,10 +278,6 @@ def _answer_requests(api: NinjaAPI) -> None:
     @api.exception_handler(AuthorizationError)
     def _may_not(request: HttpRequest, error: AuthorizationError) -> HttpResponse:
         return problem(403, NotAllowed.title, "This is not allowed.")
-
-    @api.exception_handler(Throttled)
-    def _slower(request: HttpRequest, error: Throttled) -> HttpResponse:
-        return problem(429, "Too many tries", "Wait a minute and try again.")
 
     @api.exception_handler(RequestDataTooBig)
     def _too_big(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:

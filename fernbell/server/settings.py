@@ -2,6 +2,7 @@
 
 import os
 import secrets
+from datetime import timedelta
 from pathlib import Path
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -18,6 +19,7 @@ INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.postgres",
     "django.contrib.contenttypes",
+    "axes",
     "fernbell.server.rows",
     "fernbell.server.kitchens",
     "fernbell.server.pantry",
@@ -58,7 +60,24 @@ SESSION_ENGINE = "fernbell.server.kitchens.sessions"
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 CSRF_COOKIE_SAMESITE = "Lax"
+AUTHENTICATION_BACKENDS = [
+    "axes.backends.AxesStandaloneBackend",
+    "django.contrib.auth.backends.ModelBackend",
+]
+# How many proxies of the house stand in front; none, unless it is said.
+PROXIES = int(os.environ.get("FERNBELL_PROXIES", "0"))
+AXES_LOCKOUT_PARAMETERS = ["username", "ip_address"]
+AXES_FAILURE_LIMIT = 10
+AXES_COOLOFF_TIME = timedelta(minutes=5)
+AXES_RESET_ON_SUCCESS = True
+AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
+AXES_CLIENT_IP_CALLABLE = "fernbell.server.kitchens.doors.address"
+AXES_USERNAME_CALLABLE = "fernbell.server.kitchens.doors.account"
+AXES_VERBOSE = False
+# Its middleware is for pages: here the route itself says that it was too often.
+SILENCED_SYSTEM_CHECKS = ["axes.W002"]
 AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": "django.contrib.auth.password_validation.UserAttributeSimilarityValidator"},
     {
         "NAME": "django.contrib.auth.password_validation.MinimumLengthValidator",
         "OPTIONS": {"min_length": 10},

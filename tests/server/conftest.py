@@ -78,4 +78,9 @@ def demo(demo_put_aside: None, db: None) -> Client:
 @pytest.fixture(autouse=True)
 def cheap_passwords(settings: Settings) -> None:
     """Hashing that is slow on purpose has no place in a few hundred tests."""
-    settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
+    hashers = "django.contrib.auth.hashers"
+    settings.PASSWORD_HASHERS = [
+        f"{hashers}.MD5PasswordHasher",
+        # Of kitchens that were put aside before.
+        f"{hashers}.PBKDF2PasswordHasher",
+    ]

@@ -16,6 +16,7 @@ from fernbell.server.pantry.models import Ingredient
 from fernbell.server.problems import ProblemOut
 from fernbell.server.rows.policy import rows
 from tests.server.api import PATHS, Shelves, entry_of, version
+from tests.server.conftest import PASSWORD
 from tests.server.two import apprentice, chef, kitchen, kitchens_put_aside, made_up, stranger
 
 __all__ = ["apprentice", "chef", "kitchen", "kitchens_put_aside", "stranger"]
@@ -40,6 +41,7 @@ READING = {
     *("what_if_formula", "turn_formula", "fit_formula", "swap_formula", "other_chocolates"),
     *("propose_formula", "weigh_dessert_swap"),
     "prefer",  # what a person changes of these is only their own
+    "change_password",
 }
 
 
@@ -128,6 +130,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
         },
         "change_role": {"role": "cook"},
         "prefer": {"measures": "US", "fahrenheit": True, "inches": False},
+        "change_password": {"old": PASSWORD, "new": "another long one 7"},
         "describe_kitchen": {"altitude_m": 900, "currency": "EUR"},
         "mark_revision": {"name": "Good one", "good": True},
         "restore_revision": {"revision": 1},

@@ -3,11 +3,10 @@
 from typing import Any
 
 from django.conf import settings
-from django.contrib.auth import authenticate, logout
+from django.contrib.auth import logout
 from django.http import HttpRequest
 from django.middleware.csrf import get_token
 from ninja import Router, Status
-from ninja.throttling import AnonRateThrottle
 
 from fernbell.server.kitchens import staff
 from fernbell.server.kitchens.auth import (
@@ -18,16 +17,19 @@ from fernbell.server.kitchens.auth import (
     sign_in,
 )
 from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.passwords import change_own, welcome
 from fernbell.server.kitchens.schemas import (
     DemoSignIn,
     EnterKitchen,
     KitchenIn,
     MemberIn,
     MemberOut,
+    PasswordChange,
     Preferences,
     RoleIn,
     SessionOut,
     SignIn,
+    WordOut,
 )
 from fernbell.server.problems import Invalid, NotAllowed, NotThere
 from fernbell.server.rows.policy import Act, require, rows
@@ -53,14 +55,12 @@ def read_session(request: HttpRequest) -> Any:
     return standing(request)
 
 
-@session_router.post(
-    "", response=SessionOut, operation_id="sign_in", throttle=[AnonRateThrottle("60/m")]
-)
+@session_router.post("", response=SessionOut, operation_id="sign_in")
 def start_session(request: HttpRequest, data: SignIn) -> Any:
     """Sign in with name and password."""
-    user = authenticate(request, username=data.username, password=data.password)
-    if user is None or sign_in(request, user) is None:
-        raise Invalid.field("password", "Name and password do not belong together.")
+    user = welcome(request, data)
+    if sign_in(request, user) is None:
+        raise Invalid.field("username", "You are a member of no kitchen: ask its chef.")
     return standing(request)
 
 
@@ -120,7 +120,21 @@ def list_members(request: MemberRequest) -> Any:
 @member_router.post("", response={201: MemberOut}, operation_id="add_member")
 def add_member(request: MemberRequest, data: MemberIn) -> Any:
     """A new member with a name and a password."""
-    return Status(201, staff.add_member(request.auth, data))
+    return Status(201, staff.add_member(request, request.auth, data))
+
+
+@member_router.put("/me/password", response=SessionOut, operation_id="change_password")
+def change_password(request: MemberRequest, data: PasswordChange) -> Any:
+    """Another password for oneself; one's other sessions end."""
+    require(request.auth, Act.READ)
+    change_own(request, request.auth, data)
+    return standing(request)
+
+
+@member_router.post("/{int:member_id}/word", response=WordOut, operation_id="reset_password")
+def reset_password(request: MemberRequest, member_id: int) -> Any:
+    """A word that a member signs in with once; shown this once."""
+    return {"word": staff.reset_password(request.auth, member_id)}
 
 
 @member_router.put("/{int:member_id}", response=MemberOut, operation_id="change_role")

@@ -63,6 +63,15 @@ def sign_in(request: HttpRequest, user: User) -> Member | None:
     return member
 
 
+def stay(request: HttpRequest, user: User) -> None:
+    """Go on with the session after one's password was changed; every other one has ended."""
+    visit = _visit(request)
+    visit.cycle_key()
+    visit[HASH_SESSION_KEY] = user.get_session_auth_hash()
+    if visit.member:
+        visit.member.user = user
+
+
 def enter_kitchen(request: HttpRequest, member: Member) -> None:
     """Go on in another of one's kitchens."""
     _visit(request).belong_to(member)

@@ -61,6 +61,18 @@ class Member(models.Model):
         return f"{self.user} ({self.role})"
 
 
+class OneTimeWord(models.Model):
+    """A password that the chef gave somebody who forgot theirs; it works once."""
+
+    user = models.OneToOneField(
+        settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="one_time_word"
+    )
+    made_at = models.DateTimeField()
+
+    def __str__(self) -> str:
+        return f"a word for {self.user}"
+
+
 class Visit(AbstractBaseSession):
     """A session: signed in as a member, or nobody yet."""
 

@@ -69,11 +69,28 @@ class SessionOut(Schema):
     first_visit: bool
 
 
+Password = Annotated[str, StringConstraints(min_length=1, max_length=200)]
+
+
 class SignIn(Entry):
-    """Name and password."""
+    """Name and password; with a one-time word, the password that is to be from now on."""
 
     username: Name
-    password: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+    password: Password
+    new_password: Password | None = None
+
+
+class PasswordChange(Entry):
+    """One's password, and what it is to be."""
+
+    old: Password
+    new: Password
+
+
+class WordOut(Schema):
+    """A password that works once; it is shown this once."""
+
+    word: str
 
 
 class DemoSignIn(Entry):
@@ -93,7 +110,7 @@ class MemberIn(Entry):
 
     name: Name
     username: Name
-    password: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+    password: Password
     role: Role
 
 
@@ -103,7 +120,7 @@ class FirstChef(Entry):
     kitchen: Name
     name: Name
     username: Name
-    password: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+    password: Password
     starter: bool = True
 
 

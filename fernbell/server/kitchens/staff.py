@@ -1,19 +1,23 @@
 """People of a kitchen: adding, changing and removing members; where the kitchen stands."""
 
+import re
 from typing import Any
 
 from django.contrib.auth.models import User
-from django.contrib.auth.password_validation import validate_password
-from django.core.exceptions import ValidationError
-from django.db import transaction
+from django.db import IntegrityError, transaction
+from django.http import HttpRequest
 
+from fernbell.demo.people import DEMO_PREFIX, PEOPLE
+from fernbell.server.kitchens.doors import recognized
 from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.passwords import give_word, keep_word, set_password
 from fernbell.server.kitchens.schemas import KitchenIn, MemberIn, Preferences
 from fernbell.server.problems import Invalid, NotThere
 from fernbell.server.rows.history import note_kitchen
-from fernbell.server.rows.policy import Act, Role, begin, rows
+from fernbell.server.rows.models import Change
+from fernbell.server.rows.policy import Act, Role, begin, require, rows
 
-DEMO_PREFIX = "demo-"
+_SHIPPED = [username for username, *_ in PEOPLE]
 
 
 def is_first_visit() -> bool:
@@ -50,7 +54,7 @@ def _kitchen(member: Member) -> dict[str, Any]:
 
 def demo_people() -> list[dict[str, str]]:
     """The people of the demo kitchen."""
-    members = Member.objects.filter(user__username__startswith=DEMO_PREFIX)
+    members = Member.objects.filter(user__username__in=_SHIPPED)
     return [
         {"username": member.user.username, "name": member.user.get_full_name(), "role": member.role}
         for member in members.select_related("user").order_by("pk")
@@ -58,8 +62,8 @@ def demo_people() -> list[dict[str, str]]:
 
 
 def demo_user(username: str) -> User | None:
-    """A person of the demo kitchen."""
-    if not username.startswith(DEMO_PREFIX):
+    """A person that came with the demo kitchen, and nobody else."""
+    if username not in _SHIPPED:
         return None
     return User.objects.filter(username=username).first()
 
@@ -88,12 +92,52 @@ def describe_kitchen(by: Member, data: KitchenIn) -> None:
     note_kitchen(by, moved)
 
 
-@transaction.atomic
-def add_member(by: Member, data: MemberIn) -> Member:
-    """A new person in the kitchen."""
-    begin(by, Act.STAFF)
-    user = new_user(data.username, data.name, data.password)
-    return Member.objects.create(kitchen_id=by.kitchen_id, user=user, role=data.role)
+def add_member(request: HttpRequest, by: Member, data: MemberIn) -> Member:
+    """A person in the kitchen: somebody new, or with their own password, somebody known here."""
+    require(by, Act.STAFF)
+    known = User.objects.filter(username__iexact=data.username).first()
+    # A password is hashed before anything is held that others wait for.
+    user = (
+        _again(request, by, known, data)
+        if known
+        else new_user(data.username, data.name, data.password)
+    )
+    with transaction.atomic():
+        begin(by, Act.STAFF)
+        save_user(user)
+        try:
+            with transaction.atomic():
+                return Member.objects.create(kitchen_id=by.kitchen_id, user=user, role=data.role)
+        except IntegrityError as error:
+            raise Invalid.field("username", HERE) from error
+
+
+HERE = "Somebody of this name is in the kitchen already."
+
+
+def _again(request: HttpRequest, by: Member, known: User, data: MemberIn) -> User:
+    """Somebody who was here before, or is in another kitchen: that takes their own password."""
+    if rows(by, Member).filter(user=known).exists():
+        raise Invalid.field("username", HERE)
+    elsewhere = Member.objects.filter(user=known).exists()
+    if elsewhere or Change.objects.filter(user=known).exclude(kitchen=by.kitchen_id).exists():
+        try:
+            return recognized(request, known.username, data.password)
+        except Invalid as error:
+            raise Invalid.field("username", TAKEN) from error
+    set_password(known, data.password, "password")
+    return known
+
+
+def reset_password(by: Member, member_id: int) -> str:
+    """A word that a member who forgot their password signs in with once."""
+    require(by, Act.STAFF)
+    member = _member(by, member_id)
+    word = give_word(member)
+    with transaction.atomic():
+        begin(by, Act.STAFF)
+        keep_word(member.user)
+    return word
 
 
 @transaction.atomic
@@ -131,15 +175,38 @@ def _keep_a_chef(by: Member, member: Member) -> None:
 
 
 def new_user(username: str, name: str, password: str) -> User:
-    """Somebody who can sign in; refused where the name is taken or the password weak."""
-    if User.objects.filter(username__iexact=username).exists():
-        raise Invalid.field("username", "This name to sign in with is taken.")
+    """Somebody new, not yet saved; refused where the name is none or the password weak."""
+    _refuse_name(username)
     first, _, last = name.partition(" ")
     user = User(username=username, first_name=first, last_name=last)
-    try:
-        validate_password(password, user)
-    except ValidationError as error:
-        raise Invalid.field("password", " ".join(error.messages)) from error
-    user.set_password(password)
-    user.save()
+    set_password(user, password, "password")
     return user
+
+
+def save_user(user: User) -> None:
+    """Keep somebody; refused where another took the name meanwhile."""
+    try:
+        with transaction.atomic():
+            user.save()
+    except IntegrityError as error:
+        raise Invalid.field("username", TAKEN) from error
+
+
+TAKEN = "This name to sign in with is taken; if it is theirs, it takes their own password."
+
+
+def _refuse_name(username: str) -> None:
+    if username.startswith(DEMO_PREFIX):
+        message = f"Names that begin with ‘{DEMO_PREFIX}’ are those of the demo kitchen."
+        raise Invalid.field("username", message)
+    if not PLAIN_NAME.fullmatch(username):
+        message = (
+            "A name to sign in with is of the letters a to z, digits, dot, dash, underscore and @: "
+            "others can look alike."
+        )
+        raise Invalid.field("username", message)
+    if User.objects.filter(username__iexact=username).exists():
+        raise Invalid.field("username", TAKEN)
+
+
+PLAIN_NAME = re.compile(r"[A-Za-z0-9][A-Za-z0-9._@-]*")

@@ -1040,6 +1040,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/members/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Password
+         * @description Another password for oneself; one's other sessions end.
+         */
+        put: operations["change_password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/members/me/preferences": {
         parameters: {
             query?: never;
@@ -1079,6 +1099,26 @@ export interface paths {
          * @description Take a member out of the kitchen; what they changed stays on record.
          */
         delete: operations["remove_member"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/{member_id}/word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reset Password
+         * @description A word that a member signs in with once; shown this once.
+         */
+        post: operations["reset_password"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -4491,6 +4531,16 @@ export interface components {
             volume: components["schemas"]["Working"] | null;
         };
         /**
+         * PasswordChange
+         * @description One's password, and what it is to be.
+         */
+        PasswordChange: {
+            /** New */
+            new: string;
+            /** Old */
+            old: string;
+        };
+        /**
          * PastedIn
          * @description A pasted list, and the formula it is pasted into.
          */
@@ -5405,9 +5455,11 @@ export interface components {
         };
         /**
          * SignIn
-         * @description Name and password.
+         * @description Name and password; with a one-time word, the password that is to be from now on.
          */
         SignIn: {
+            /** New Password */
+            new_password?: string | null;
             /** Password */
             password: string;
             /** Username */
@@ -6401,6 +6453,14 @@ export interface components {
              * @default []
              */
             without: string[];
+        };
+        /**
+         * WordOut
+         * @description A password that works once; it is shown this once.
+         */
+        WordOut: {
+            /** Word */
+            word: string;
         };
         /**
          * WorkedOut
@@ -8485,6 +8545,39 @@ export interface operations {
             };
         };
     };
+    change_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     prefer: {
         parameters: {
             query?: never;
@@ -8570,6 +8663,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    reset_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordOut"];
+                };
             };
             /** @description A problem */
             default: {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Modal from 'ant-design-vue/es/modal'
-import { computed, reactive } from 'vue'
+import { computed, reactive, ref } from 'vue'
 
 import { Problem } from '../api/client'
 import type { Role } from '../api/types'
@@ -9,13 +9,19 @@ import TextField from '../kit/TextField.vue'
 import { useMembers } from './useMembers'
 
 const emit = defineEmits<{ close: [] }>()
-const { members, add, change, remove } = useMembers()
+const { members, add, change, remove, reset } = useMembers()
 const ROLES = (['chef', 'cook', 'apprentice'] as const).map((value) => ({ value, label: value }))
 const blank = { name: '', username: '', password: '', role: 'cook' as Role }
 const entry = reactive({ ...blank })
 const takeOn = () => add.mutate({ ...entry }, { onSuccess: () => Object.assign(entry, blank) })
 const problem = computed(() => (add.error.value instanceof Problem ? add.error.value : null))
-const refusal = computed(() => change.error.value?.message ?? remove.error.value?.message)
+const refusal = computed(
+  () => change.error.value?.message ?? remove.error.value?.message ?? reset.error.value?.message,
+)
+/** Shown this once; the server keeps only what it hashes to. */
+const word = ref<{ name: string; word: string } | null>(null)
+const giveWord = (id: number, name: string) =>
+  reset.mutate(id, { onSuccess: (given) => (word.value = { name, ...given }) })
 </script>
 
 <template>
@@ -33,9 +39,21 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
             @change="(role) => change.mutate({ id: one.id, role: role as Role })"
           />
         </label>
+        <button
+          class="deed small"
+          type="button"
+          :title="`${one.name} forgot the password`"
+          @click="giveWord(one.id, one.name)"
+        >
+          New password
+        </button>
         <button class="deed small warn" type="button" @click="remove.mutate(one.id)">Remove</button>
       </li>
     </ul>
+    <p v-if="word" class="word" role="status">
+      Tell {{ word.name }} this word: <strong>{{ word.word }}</strong>. It works once, for three
+      days, and is not shown again; their old password ended.
+    </p>
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <form class="add" novalidate @submit.prevent="takeOn">
       <TextField v-model="entry.name" label="Name" :error="problem?.at('name')" />
@@ -46,7 +64,7 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
       />
       <TextField
         v-model="entry.password"
-        label="First password"
+        label="First password; their own where they are known here"
         type="password"
         autocomplete="new-password"
         :error="problem?.at('password')"
@@ -72,7 +90,7 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
   border-bottom: 1px solid var(--rule);
   display: grid;
   gap: 10px;
-  grid-template-columns: 1fr 130px auto;
+  grid-template-columns: 1fr 130px auto auto;
   padding: 8px 0;
 }
 
@@ -81,6 +99,12 @@ const refusal = computed(() => change.error.value?.message ?? remove.error.value
   gap: 10px;
   grid-template-columns: 1fr 1fr;
   margin-top: 18px;
+}
+
+.word {
+  background: var(--bronze-wash);
+  border-radius: 8px;
+  padding: 10px 12px;
 }
 
 .role {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Checkbox from 'ant-design-vue/es/checkbox'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 
 import { Problem } from '../api/client'
 import TextField from '../kit/TextField.vue'
@@ -8,7 +8,14 @@ import { useFirstFocus } from '../kit/useFirstFocus'
 import { useSession } from './session'
 
 const { session, signIn, signInDemo, found } = useSession()
-const entry = reactive({ kitchen: '', name: '', username: '', password: '', starter: true })
+const entry = reactive({
+  kitchen: '',
+  name: '',
+  username: '',
+  password: '',
+  new_password: '',
+  starter: true,
+})
 const first = computed(() => session.value?.first_visit ?? false)
 const door = ref<InstanceType<typeof TextField> | null>(null)
 useFirstFocus(door)
@@ -18,9 +25,17 @@ const problem = computed(() => {
   return error instanceof Problem ? error : null
 })
 
+/** Whoever comes in with a word that works once is asked for a password of their own. */
+const choosing = ref(false)
+watch(problem, (now) => (choosing.value ||= Boolean(now?.at('new_password'))))
+
 function submit() {
-  if (first.value) found.mutate({ ...entry })
-  else signIn.mutate({ username: entry.username, password: entry.password })
+  if (first.value) {
+    const { kitchen, name, username, password, starter } = entry
+    return found.mutate({ kitchen, name, username, password, starter })
+  }
+  const { username, password } = entry
+  signIn.mutate({ username, password, new_password: entry.new_password || null })
 }
 </script>
 
@@ -76,6 +91,15 @@ function submit() {
           :autocomplete="first ? 'new-password' : 'current-password'"
           :hint="first ? 'At least 10 characters' : undefined"
           :error="problem?.at('password')"
+        />
+        <TextField
+          v-if="choosing"
+          v-model="entry.new_password"
+          label="A password of your own"
+          type="password"
+          autocomplete="new-password"
+          hint="At least 10 characters"
+          :error="problem?.at('new_password')"
         />
         <Checkbox v-if="first" v-model:checked="entry.starter">
           Start with a pantry of common ingredients and five molds

@@ -11,15 +11,22 @@ import { useSession } from './session'
 
 const SettingsDialog = defineAsyncComponent(() => import('./SettingsDialog.vue'))
 const MembersDialog = defineAsyncComponent(() => import('./MembersDialog.vue'))
+const PasswordDialog = defineAsyncComponent(() => import('./PasswordDialog.vue'))
 
 const router = useRouter()
 const route = useRoute()
 /** Sheets belong to the desserts, formulas side by side to the formulas. */
 const isIn = (room: string) => route.path === room || route.path.startsWith(`${room}/`)
 const emit = defineEmits<{ ask: []; keys: [] }>()
-const { person, isChef, mayWrite, signOut, enterKitchen } = useSession()
+const { session, person, isChef, mayWrite, signOut, enterKitchen } = useSession()
 const membersOpen = ref(false)
 const settingsOpen = ref(false)
+const passwordOpen = ref(false)
+/** The people of the demo kitchen come in with one click. */
+const hasPassword = computed(() => {
+  const shipped = session.value?.demo_people.map((one) => one.username) ?? []
+  return person.value !== null && !shipped.includes(person.value.username)
+})
 useCommands(() => [{ name: 'How I read figures', run: () => (settingsOpen.value = true) }])
 const initials = computed(() =>
   (person.value?.name ?? '')
@@ -72,6 +79,9 @@ const others = computed(() =>
             Go to {{ one.name }}
           </MenuItem>
           <MenuItem key="read" @click="settingsOpen = true">How I read figures</MenuItem>
+          <MenuItem v-if="hasPassword" key="password" @click="passwordOpen = true">
+            Change my password
+          </MenuItem>
           <MenuItem key="words" @click="router.push('/words')">What the words mean</MenuItem>
           <MenuItem key="keys" @click="emit('keys')">Keys</MenuItem>
           <MenuDivider />
@@ -80,6 +90,7 @@ const others = computed(() =>
       </template>
     </Dropdown>
     <SettingsDialog v-if="settingsOpen" @close="settingsOpen = false" />
+    <PasswordDialog v-if="passwordOpen" @close="passwordOpen = false" />
     <MembersDialog v-if="membersOpen" @close="membersOpen = false" />
   </header>
 </template>

@@ -61,7 +61,7 @@ export function useSession() {
     person,
     mayWrite: computed(() => role.value === 'chef' || role.value === 'cook'),
     isChef: computed(() => role.value === 'chef'),
-    signIn: enter((body: { username: string; password: string }) =>
+    signIn: enter((body: { username: string; password: string; new_password: string | null }) =>
       take<Session>(api.POST('/api/session', { body })),
     ),
     signInDemo: enter((username: string) =>
@@ -84,6 +84,9 @@ export function useSession() {
     ),
     describeKitchen: settle((body: KitchenFacts) =>
       take<Session>(api.PUT('/api/members/kitchen', { body })),
+    ),
+    changePassword: settle((body: { old: string; new: string }) =>
+      take<Session>(api.PUT('/api/members/me/password', { body })),
     ),
     signOut: enter(async () => {
       await take(api.DELETE('/api/session'))

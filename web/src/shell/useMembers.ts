@@ -29,6 +29,10 @@ export function useMembers() {
         take(api.PUT('/api/members/{member_id}', { ...at(id), body: { role } })),
       onSettled: refresh,
     }),
+    reset: useMutation({
+      mutationFn: (id: number) =>
+        take<{ word: string }>(api.POST('/api/members/{member_id}/word', at(id))),
+    }),
     remove: useMutation({
       mutationFn: (id: number) => take(api.DELETE('/api/members/{member_id}', at(id))),
       onSettled: refresh,
