@@ -6,9 +6,11 @@ import { Problem } from '../api/client'
 import type { Role } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import TextField from '../kit/TextField.vue'
+import { useSession } from './session'
 import { useMembers } from './useMembers'
 
 const emit = defineEmits<{ close: [] }>()
+const { person } = useSession()
 const { members, add, change, remove, reset } = useMembers()
 const ROLES = (['chef', 'cook', 'apprentice'] as const).map((value) => ({ value, label: value }))
 const blank = { name: '', username: '', password: '', role: 'cook' as Role }
@@ -42,6 +44,7 @@ const giveWord = (id: number, name: string) =>
         <button
           class="deed small"
           type="button"
+          :disabled="one.username === person?.username"
           :title="`${one.name} forgot the password`"
           @click="giveWord(one.id, one.name)"
         >
@@ -64,7 +67,8 @@ const giveWord = (id: number, name: string) =>
       />
       <TextField
         v-model="entry.password"
-        label="First password; their own where they are known here"
+        label="First password"
+        hint="Known here already? Then their own."
         type="password"
         autocomplete="new-password"
         :error="problem?.at('password')"
@@ -104,6 +108,7 @@ const giveWord = (id: number, name: string) =>
 .word {
   background: var(--bronze-wash);
   border-radius: 8px;
+  margin-top: 10px;
   padding: 10px 12px;
 }
 
