@@ -87,7 +87,10 @@ class Cluster:
         """Start the server; one left over from a killed start is stopped first."""
         if self.running():
             self.stop()
-        self.port = free_port()
+        if self._noted_works_in() is not None:
+            # It names a stranger by now, who would keep the server from starting.
+            self._note.unlink()
+        self.port = self.port or free_port()
         options = f"-p {self.port} -c listen_addresses=127.0.0.1 -c unix_socket_directories="
         if not self.durable:
             options += " -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
@@ -100,20 +103,30 @@ class Cluster:
             self._pg("pg_ctl", "-D", self.data, "-w", "-m", "fast", "stop")
 
     def running(self) -> bool:
-        """Whether the server runs."""
-        if not (self.data / "PG_VERSION").exists():
-            return False
-        with contextlib.suppress(Stop):
-            self._pg("pg_ctl", "-D", self.data, "status")
-            return True
-        return False
+        """Whether the server runs: the process it noted, where that works in our data folder.
+
+        A note that was left behind may name anybody's process by now; that one is let be.
+        """
+        return self._noted_works_in() == self.data.resolve()
+
+    @property
+    def _note(self) -> Path:
+        """Where the server notes its process, and on its fourth line its port."""
+        return self.data / "postmaster.pid"
+
+    def _noted_works_in(self) -> Path | None:
+        """The folder in which the noted process works; None where there is none to be seen."""
+        try:
+            noted = int(self._note.read_text().split()[0])
+            return Path(f"/proc/{noted}/cwd").resolve(strict=True)
+        except (OSError, ValueError, IndexError):
+            return None
 
     @contextlib.contextmanager
     def at_hand(self) -> Iterator[None]:
         """The server for a moment: the one that runs, or one started for it."""
         if self.running():
-            # Its fourth line is the port; PostgreSQL writes it so.
-            self.port = int((self.data / "postmaster.pid").read_text().splitlines()[3])
+            self.port = int(self._note.read_text().splitlines()[3])
             yield
             return
         self.start()

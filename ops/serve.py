@@ -18,7 +18,7 @@ from ops.lock import holder, in_turn, only_one
 from ops.postgres import Cluster, kept_home
 from ops.run import quietly
 from ops.say import ROOT, STATE, Stop, say
-from ops.supervise import Child, supervised
+from ops.supervise import Child, kept_up, supervised
 
 DEMO_DATABASE = "fernbell_demo"
 OWN_DATABASE = "fernbell"
@@ -168,7 +168,7 @@ def _served(cluster: Cluster, options: argparse.Namespace, database: str) -> Ite
         cluster.ensure_database(database)
         env = environment(cluster, database, demo=not options.own)
         prepare_database(env, demo=not options.own)
-        with application(env, options.port):
+        with kept_up("PostgreSQL", cluster), application(env, options.port):
             say(f"Fern Bell is ready: http://127.0.0.1:{options.port}  (Ctrl-C stops it)")
             yield
     finally:
@@ -193,7 +193,7 @@ def _wait_for(server: Child, port: int) -> None:
     until = time.monotonic() + _PATIENCE_S
     while time.monotonic() < until and not server.deaths:
         try:
-            with urllib.request.urlopen(f"http://127.0.0.1:{port}/", timeout=2):
+            with urllib.request.urlopen(f"http://127.0.0.1:{port}/health/ready", timeout=2):
                 return
         except urllib.error.HTTPError:
             return

@@ -8,9 +8,10 @@ import time
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
 from pathlib import Path
+from typing import Protocol
 
 from ops.run import LOGS
-from ops.say import complain
+from ops.say import Stop, complain
 
 FIRST_PAUSE_S, LONGEST_PAUSE_S = 1.0, 30.0
 STEADY_S = 60.0
@@ -85,6 +86,43 @@ class Child:
                 if self._stopping.is_set():
                     return
                 self._launch()
+
+
+class Server(Protocol):
+    """What is started by itself and goes on by itself, such as PostgreSQL."""
+
+    def running(self) -> bool:
+        """Whether it runs."""
+
+    def start(self) -> None:
+        """Start it."""
+
+
+@contextlib.contextmanager
+def kept_up(name: str, server: Server, looks_every_s: float = 1.0) -> Iterator[None]:
+    """While this lasts, the server is started again whenever it is found to have ended."""
+    stopping = threading.Event()
+
+    def keep_up() -> None:
+        pause = looks_every_s
+        while not stopping.wait(pause):
+            if server.running():
+                pause = looks_every_s
+                continue
+            complain(f"{name} ended; it is started again.")
+            try:
+                server.start()
+            except Stop as failed:
+                pause = min(2 * pause, LONGEST_PAUSE_S)
+                complain(f"{failed} It is tried again in {pause:.0f} s.")
+
+    watch = threading.Thread(target=keep_up, name=name, daemon=True)
+    watch.start()
+    try:
+        yield
+    finally:
+        stopping.set()
+        watch.join()
 
 
 @contextlib.contextmanager

@@ -2,6 +2,7 @@
 
 from ninja.renderers import JSONRenderer
 
+from fernbell.server.away import silence
 from fernbell.server.desserts.api import router as desserts
 from fernbell.server.desserts.api import stack_router as stacks
 from fernbell.server.desserts.swapping import router as dessert_swaps
@@ -35,7 +36,7 @@ api = FieldApi(
     docs_url=None,
     urls_namespace="api",
 )
-answer_problems(api)
+answer_problems(api, silence)
 api.add_router("/session", session_router)
 api.add_router("/session", first_visit)
 api.add_router("/members", member_router)

@@ -1,7 +1,7 @@
 """Refusals and the one place that turns them into problem+json (RFC 9457)."""
 
 import logging
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from datetime import datetime
 from typing import Any
 
@@ -234,10 +234,13 @@ class FieldApi(NinjaAPI):
         )
 
 
-def answer_problems(api: NinjaAPI) -> None:
-    """Register every handler on the API."""
+Silence = Callable[[BaseException], HttpResponse | None]
+
+
+def answer_problems(api: NinjaAPI, silence: Silence) -> None:
+    """Register every handler on the API; `silence` says it where the database does not answer."""
     _answer_entries(api)
-    _answer_requests(api)
+    _answer_requests(api, silence)
 
 
 def _refusal(error: Refused) -> HttpResponse:
@@ -268,7 +271,7 @@ def _answer_entries(api: NinjaAPI) -> None:
         return problem(422, Invalid.title, detail, errors)
 
 
-def _answer_requests(api: NinjaAPI) -> None:
+def _answer_requests(api: NinjaAPI, silence: Silence) -> None:
     """What is said of who asks, how much and how often, and of what broke."""
 
     @api.exception_handler(AuthenticationError)
@@ -293,5 +296,8 @@ def _answer_requests(api: NinjaAPI) -> None:
 
     @api.exception_handler(Exception)
     def _broken(request: HttpRequest, error: Exception) -> HttpResponse:
+        silent = silence(error)
+        if silent is not None:
+            return silent
         log.exception("unexpected error at %s", request.path)
         return problem(500, "Something broke", "It was logged; nothing was saved.")

@@ -50,8 +50,14 @@ DATABASES = {
         "USER": "fern",
         "PASSWORD": os.environ.get("FERNBELL_DB_PASSWORD", ""),
         "CONN_MAX_AGE": 600,
-        # Compiling a query takes longer than any of ours runs.
-        "OPTIONS": {"options": "-c jit=off"},
+        # After the database was away, a connection from before is not taken for one that works.
+        "CONN_HEALTH_CHECKS": True,
+        # Compiling a query takes longer than any of ours runs; what waits longer is stopped.
+        "OPTIONS": {
+            "connect_timeout": 3,
+            "options": "-c jit=off -c statement_timeout=20s -c lock_timeout=5s "
+            "-c idle_in_transaction_session_timeout=60s",
+        },
     }
 }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"

@@ -5,6 +5,7 @@ from django.urls import path, re_path
 from django.views.decorators.csrf import ensure_csrf_cookie
 
 from fernbell.server.api import api
+from fernbell.server.away import live, ready
 from fernbell.server.settings import WEB_DIST
 
 
@@ -17,4 +18,10 @@ def page(request: HttpRequest) -> HttpResponse | FileResponse:
     return FileResponse(index.open("rb"), content_type="text/html")
 
 
-urlpatterns = [path("api/", api.urls), re_path(r"^(?!api/|assets/).*$", page)]
+handler500 = "fernbell.server.away.broken"
+urlpatterns = [
+    path("api/", api.urls),
+    path("health/live", live),
+    path("health/ready", ready),
+    re_path(r"^(?!api/|assets/).*$", page),
+]

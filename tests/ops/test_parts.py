@@ -3,6 +3,7 @@
 import os
 import shutil
 import signal
+import subprocess
 import sys
 import tempfile
 import time
@@ -216,6 +217,57 @@ class TestCluster:
         with pytest.raises(Stop, match=r"damaged .* Nothing was changed"):
             postgres.Cluster(home).prepare()
         assert (home / "data" / "base").exists()
+
+    def test_a_note_that_names_a_stranger_hurts_nobody(self, home: Path) -> None:
+        cluster = postgres.Cluster(home, durable=False)
+        cluster.prepare()
+        stranger = subprocess.Popen([sys.executable, "-c", "import time; time.sleep(120)"])
+        try:
+            cluster._note.write_text(f"{stranger.pid}\n{cluster.data}\n0\n5432\n")
+            assert not cluster.running()
+            cluster.stop()
+            assert stranger.poll() is None
+            cluster.start()
+            assert cluster.running()
+            assert stranger.poll() is None
+        finally:
+            cluster.erase()
+            stranger.kill()
+            stranger.wait()
+
+    def test_a_server_that_is_killed_is_started_again_on_its_port(self, home: Path) -> None:
+        cluster = postgres.Cluster(home, durable=False)
+        cluster.prepare()
+        cluster.start()
+        port, first = cluster.port, cluster._note.read_text().split()[0]
+        try:
+            with supervise.kept_up("PostgreSQL", cluster, looks_every_s=0.2):
+                os.kill(int(first), signal.SIGKILL)
+                until = time.monotonic() + 40
+                while time.monotonic() < until:
+                    if cluster.running() and cluster._note.read_text().split()[0] != first:
+                        break
+                    time.sleep(0.1)
+            assert cluster.running()
+            assert cluster.port == port
+            cluster.ensure_database("mine")
+        finally:
+            cluster.erase()
+
+    def test_a_server_at_hand_is_the_one_that_runs_or_one_for_the_moment(self, home: Path) -> None:
+        cluster = postgres.Cluster(home, durable=False)
+        cluster.prepare()
+        try:
+            with cluster.at_hand():
+                assert cluster.running()
+            assert not cluster.running()
+            cluster.start()
+            other = postgres.Cluster(home, durable=False)
+            with other.at_hand():
+                assert other.port == cluster.port
+            assert cluster.running()
+        finally:
+            cluster.erase()
 
     def test_its_password_is_nobody_elses(self, home: Path) -> None:
         cluster = postgres.Cluster(home, durable=False)

@@ -45,7 +45,7 @@ useEventListener('keydown', (event) => {
 
 <template>
   <ConfigProvider :theme="theme" :auto-insert-space-in-button="false">
-    <p v-if="error" class="silence" role="alert">{{ error.message }}</p>
+    <p v-if="error && !session" class="silence" role="alert">{{ error.message }}</p>
     <template v-else-if="person">
       <div class="house">
         <TopStrip class="no-print" @ask="asking = true" @keys="keysShown = true" />

@@ -7,6 +7,7 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 
 import { Problem } from './api/client'
+import { AGAIN_MS } from './api/draft'
 import { readHouse } from './api/house'
 import { whenOthersChange } from './api/version'
 import App from './App.vue'
@@ -19,7 +20,10 @@ const queries = new QueryClient({
       // What nobody looks at goes; the browser keeps the answer, and asks whether it still holds.
       gcTime: 30_000,
       // A refusal stays a refusal; only silence is worth asking again.
-      retry: (count, error) => count < 2 && error instanceof Problem && error.status === 0,
+      retry: (count, error) => count < 2 && error instanceof Problem && error.isSilence,
+      // What found nobody there is asked again until somebody is.
+      refetchInterval: ({ state: { error } }) =>
+        error instanceof Problem && error.isSilence ? AGAIN_MS : false,
     },
   },
 })

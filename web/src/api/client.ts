@@ -19,6 +19,11 @@ export class Problem extends Error {
     super(detail)
   }
 
+  /** No answer of the kitchen's: it is away, and asked again by itself. */
+  get isSilence(): boolean {
+    return this.status === 0 || this.status >= 500
+  }
+
   /** The message for one field, if it is at fault. */
   at(field: string): string | undefined {
     return this.errors.find((one) => one.field === field)?.message

@@ -126,7 +126,7 @@ export function useDraft<S extends Shelf>(
   }
 
   const again = () => {
-    if (problem.value?.status === 0 && !saving.value) void insist()
+    if (problem.value?.isSilence && !saving.value) void insist()
   }
   const timer = setInterval(again, AGAIN_MS)
   window.addEventListener('online', again)

@@ -40,7 +40,7 @@ watch(id, (now) => now && localStorage.setItem(LAST, now), { immediate: true })
 const stale = computed(() => {
   const problem = work.unsolved.value
   if (!problem) return undefined
-  return problem.status === 0 ? 'the server does not answer.' : 'something in this one is refused.'
+  return problem.isSilence ? 'the server does not answer.' : 'something in this one is refused.'
 })
 watch(
   work.dessert.row,

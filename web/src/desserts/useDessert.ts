@@ -90,7 +90,7 @@ export function useWorkedOut(
         worked.value = await savedFigures(at, of).catch(() => undefined)
       }
       // Silence is asked again; a refusal stays one until the draft changes.
-      if (problem.status === 0) again = setTimeout(askAnew, AGAIN_MS)
+      if (problem.isSilence) again = setTimeout(askAnew, AGAIN_MS)
     }
   }
 

@@ -7,10 +7,10 @@ const emit = defineEmits<{ reload: []; insist: []; compare: [] }>()
 </script>
 
 <template>
-  <div v-if="problem.status === 0" class="notice silence" role="status">
+  <div v-if="problem.isSilence" class="notice silence" role="status">
     <p>
-      <strong>No connection.</strong> Work goes on; it is saved as soon as the kitchen server
-      answers.
+      <strong>{{ problem.status ? problem.detail : 'No connection.' }}</strong> Work goes on; it is
+      saved as soon as the kitchen server answers.
     </p>
     <button type="button" class="deed small" @click="emit('insist')">Try now</button>
   </div>
