@@ -113,6 +113,30 @@ def test_work_goes_on_without_a_connection_and_is_saved_when_it_is_back(
     expect(page.get_by_label("Across", exact=True)).to_have_value("150")
 
 
+def test_while_the_database_is_away_work_goes_on_and_a_reload_heals_by_itself(
+    page: Page, demo: str
+) -> None:
+    come_in(page, demo)
+    select(page, "Quince, set")
+    said = "The kitchen's database is away. It is asked again by itself."
+
+    def away(route: Route) -> None:
+        route.fulfill(status=503, json={"title": "Away", "detail": said, "errors": []})
+
+    page.route("**/api/**", away)
+    enter(page, "Thickness", "12")
+    notice = page.get_by_role("status").filter(has_text="database is away")
+    expect(notice).to_contain_text("Work goes on")
+    page.unroute("**/api/**", away)
+    expect(notice).to_be_hidden()
+    page.route("**/api/**", away)
+    page.reload()
+    expect(page.get_by_role("alert")).to_contain_text(said)
+    page.unroute("**/api/**", away)
+    select(page, "Quince, set")
+    expect(page.get_by_label("Thickness", exact=True)).to_have_value("12")
+
+
 def test_what_was_not_saved_survives_a_reload(page: Page, demo: str) -> None:
     come_in(page, demo)
     select(page, "Quince, set")
