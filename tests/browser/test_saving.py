@@ -137,6 +137,22 @@ def test_while_the_database_is_away_work_goes_on_and_a_reload_heals_by_itself(
     expect(page.get_by_label("Thickness", exact=True)).to_have_value("12")
 
 
+def test_a_session_that_ends_over_ones_work_is_taken_up_again(page: Page, demo: str) -> None:
+    come_in(page, demo)
+    select(page, "Quince, set")
+    page.context.clear_cookies(name="sessionid")
+    enter(page, "Thickness", "14")
+    dialog = page.get_by_role("dialog", name="You were signed out")
+    expect(dialog).to_contain_text("saved once you are back")
+    expect(page.get_by_role("status").filter(has_text="Signed out")).to_be_visible()
+    dialog.get_by_role("button", name="Come back as Ottilie Marsh").click()
+    expect(dialog).to_be_hidden()
+    expect(page.get_by_role("status").filter(has_text="Signed out")).to_be_hidden()
+    page.reload()
+    select(page, "Quince, set")
+    expect(page.get_by_label("Thickness", exact=True)).to_have_value("14")
+
+
 def test_what_was_not_saved_survives_a_reload(page: Page, demo: str) -> None:
     come_in(page, demo)
     select(page, "Quince, set")

@@ -2,6 +2,7 @@
 import ConfigProvider from 'ant-design-vue/es/config-provider'
 import { defineAsyncComponent, onMounted, ref } from 'vue'
 
+import { signedOut } from './api/signedOut'
 import { useEventListener } from './kit/useEventListener'
 import { useWorking } from './kit/working'
 import { commandFor, isTyping } from './shell/commands'
@@ -13,6 +14,7 @@ import TopStrip from './shell/TopStrip.vue'
 const SignIn = defineAsyncComponent(() => import('./shell/SignIn.vue'))
 const loadWhatNext = () => import('./shell/WhatNext.vue')
 const WhatNext = defineAsyncComponent(loadWhatNext)
+const ComeBack = defineAsyncComponent(() => import('./shell/ComeBack.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./shell/KeysDialog.vue'))
 const WorkingDrawer = defineAsyncComponent(() => import('./kit/WorkingDrawer.vue'))
 const { session, person, error } = useSession()
@@ -60,6 +62,7 @@ useEventListener('keydown', (event) => {
           <RouterView />
         </main>
       </div>
+      <ComeBack v-if="signedOut" />
       <WorkingDrawer v-if="working" />
       <WhatNext v-if="asking" @close="asking = false" />
       <KeysDialog v-if="keysShown" @close="keysShown = false" />

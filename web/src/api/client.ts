@@ -2,6 +2,7 @@
 import createClient from 'openapi-fetch'
 
 import type { components, paths } from './schema'
+import { signedOut } from './signedOut'
 import { hear } from './version'
 
 type ProblemOut = components['schemas']['ProblemOut']
@@ -82,6 +83,7 @@ export async function take<T>(answer: Promise<Answer<T>>): Promise<T> {
 /** What stands before the server may refuse in words of its own, or in none. */
 function problemOf(status: number, said: Partial<ProblemOut> | string = {}): Problem {
   const told = typeof said === 'string' ? {} : said
+  if (status === 401) signedOut.value = true
   return new Problem(status, told.detail ?? `The server answered ${status}.`, told.errors, told)
 }
 

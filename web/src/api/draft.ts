@@ -3,6 +3,7 @@ import { computed, onScopeDispose, ref, type Ref, shallowRef, type ShallowRef, w
 
 import { Problem } from './client'
 import { type Shelf, type Shelves, useRow, useWrites } from './shelves'
+import { signedOut } from './signedOut'
 import { dropUnsaved, keepUnsaved, unsavedOf } from './unsaved'
 
 /** How long to wait before the server is asked again after silence. */
@@ -128,6 +129,9 @@ export function useDraft<S extends Shelf>(
   const again = () => {
     if (problem.value?.isSilence && !saving.value) void insist()
   }
+  watch(signedOut, (out) => {
+    if (!out && problem.value?.status === 401) void insist()
+  })
   const timer = setInterval(again, AGAIN_MS)
   window.addEventListener('online', again)
   onScopeDispose(() => {

@@ -14,6 +14,9 @@ const emit = defineEmits<{ reload: []; insist: []; compare: [] }>()
     </p>
     <button type="button" class="deed small" @click="emit('insist')">Try now</button>
   </div>
+  <div v-else-if="problem.status === 401" class="notice silence" role="status">
+    <p><strong>Signed out.</strong> What you did is kept, and is saved once you are back.</p>
+  </div>
   <div v-else class="notice" role="alert">
     <p><strong>Not saved.</strong> {{ problem.detail }}</p>
     <template v-if="problem.status === 409">

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 
 import { api, take } from '../api/client'
 import { forgetKnown } from '../api/known'
+import { signedOut } from '../api/signedOut'
 import { forgetVersion } from '../api/version'
 import type { KitchenFacts, Preferences, Session } from '../api/types'
 import { preferences } from '../kit/units'
@@ -42,6 +43,7 @@ export function useSession() {
         forgetVersion()
         client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
         client.setQueryData(KEY, readAs(session))
+        signedOut.value = false
         forgetOthers(session)
       },
     })
@@ -64,6 +66,20 @@ export function useSession() {
     signIn: enter((body: { username: string; password: string; new_password: string | null }) =>
       take<Session>(api.POST('/api/session', { body })),
     ),
+    /** Back in as the same person: everything on the screen stays, and is asked anew. */
+    comeBack: useMutation({
+      mutationFn: ({ username, password }: { username: string; password: string | null }) =>
+        password === null
+          ? take<Session>(api.POST('/api/session/demo', { body: { username } }))
+          : take<Session>(
+              api.POST('/api/session', { body: { username, password, new_password: null } }),
+            ),
+      onSuccess: (session: Session) => {
+        client.setQueryData(KEY, readAs(session))
+        signedOut.value = false
+        void client.invalidateQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
+      },
+    }),
     signInDemo: enter((username: string) =>
       take<Session>(api.POST('/api/session/demo', { body: { username } })),
     ),
