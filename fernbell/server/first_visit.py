@@ -37,7 +37,7 @@ def found_kitchen(data: FirstChef) -> User:
         raise NotAllowed("There is a kitchen already: ask its chef to add you.")
     user = new_user(data.username, data.name, data.password)
     save_user(user)
-    kitchen = Kitchen.objects.create(name=data.kitchen)
+    kitchen = Kitchen.objects.create(name=data.kitchen, time_zone=data.time_zone)
     member = Member.objects.create(kitchen=kitchen, user=user, role=Role.CHEF)
     if data.starter:
         stock(member)

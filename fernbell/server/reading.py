@@ -1,4 +1,4 @@
-"""What comes in, before anything looks at it: only text that can be kept."""
+"""What comes in, before anything looks at it: text that can be kept, numbers a scale can show."""
 
 import re
 from collections.abc import Iterator
@@ -13,45 +13,54 @@ from fernbell.server.problems import Invalid
 
 _NO_TEXT = re.compile("[\x00\ud800-\udfff]")
 """NUL, which no database keeps, and halves of a character that is none by itself."""
+LEAST = 1e-6
+"""No scale, ruler or thermometer shows less; what is divided by less grows beyond all numbers."""
 
 
 class StrictParser(Parser):
-    """Reads bodies and queries; text that cannot be kept is refused at its field."""
+    """Reads bodies and queries; what cannot be kept or measured is refused at its field."""
 
     def parse_body(self, request: HttpRequest) -> dict[str, Any]:
         """The body as JSON."""
-        return refuse_no_text(super().parse_body(request))
+        return refuse_strange(super().parse_body(request))
 
     def parse_querydict(
         self, data: MultiValueDict[str, Any], list_fields: list[str], request: HttpRequest
     ) -> dict[str, Any]:
         """The query, or a form."""
-        return refuse_no_text(super().parse_querydict(data, list_fields, request))
+        return refuse_strange(super().parse_querydict(data, list_fields, request))
 
 
-def refuse_no_text(data: dict[str, Any]) -> dict[str, Any]:
-    """What came in, unless some text of it is none."""
-    place = next(_no_texts(data), None)
-    if place is None:
+def refuse_strange(data: dict[str, Any]) -> dict[str, Any]:
+    """What came in, unless some text of it is none or some number too small to be measured."""
+    found = next(_strange(data), None)
+    if found is None:
         return data
+    place, fault = found
     field = _NO_TEXT.sub("?", ".".join(step for step in place if step != "data"))
     name = field_words(field.rpartition(".")[2]) if field else "The entry"
-    message = f"{name} holds a character that is none (NUL, or half of one): write it otherwise."
-    raise Invalid.field(field, message)
+    raise Invalid.field(field, f"{name} {fault}")
 
 
-def _no_texts(data: Any) -> Iterator[tuple[str, ...]]:
-    """Where text stands that is none; without recursion, however deep it is nested."""
+_NO_TEXT_SAYS = "holds a character that is none (NUL, or half of one): write it otherwise."
+_TOO_SMALL_SAYS = "must be 0 or at least 0.000001: no scale shows less."
+
+
+def _strange(data: Any) -> Iterator[tuple[tuple[str, ...], str]]:
+    """Where something strange stands, and what; without recursion, however deep it is nested."""
     waiting: list[tuple[tuple[str, ...], Any]] = [((), data)]
     while waiting:
         place, one = waiting.pop()
         if isinstance(one, str):
             if _NO_TEXT.search(one):
-                yield place
+                yield place, _NO_TEXT_SAYS
+        elif isinstance(one, float):
+            if 0 < abs(one) < LEAST:
+                yield place, _TOO_SMALL_SAYS
         elif isinstance(one, dict):
             for key, value in one.items():
                 if _NO_TEXT.search(key):
-                    yield (*place, key)
+                    yield (*place, key), _NO_TEXT_SAYS
                 waiting.append(((*place, key), value))
         elif isinstance(one, list):
             waiting += [((*place, str(at)), value) for at, value in enumerate(one)]

@@ -2,15 +2,17 @@
 
 import json
 from collections.abc import Callable
+from datetime import datetime
 from typing import Any
 from urllib.parse import urlencode
 from uuid import uuid4
+from zoneinfo import ZoneInfo
 
 import pytest
 from django.test import Client
 
 from fernbell.server.formulas.models import Formula, FormulaLine
-from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.rows.models import Change
 from tests.server.api import Shelves, dessert_entry, entry_of, line, made, post, put, stocked
 
@@ -302,3 +304,39 @@ def test_what_is_picked_for_a_proposal_is_a_choice_of_it_and_of_this_kitchen(
         )
         assert answer.status_code == 422, picks
         assert answer.json()["errors"][0]["field"] == field
+
+
+@pytest.mark.parametrize("value", [1e-306, -1e-306, 5e-324, 9e-7])
+@pytest.mark.parametrize(
+    ("path", "entry", "field"),
+    [
+        ("/api/formulas", {"name": "F", "lines": [{"key": "a", "mass_g": 0}]}, "lines.0.mass_g"),
+        ("/api/molds", {"name": "M", "shape": {"diameter_mm": 0}}, "shape.diameter_mm"),
+        ("/api/ingredients", {"name": "I", "pieces": [{"mass_g": 0}]}, "pieces.0.mass_g"),
+        ("/api/ingredients", {"name": "I", "packs": [{"mass_g": 0}]}, "packs.0.mass_g"),
+        ("/api/ingredients", {"name": "I", "density_g_ml": 0}, "density_g_ml"),
+    ],
+)
+def test_what_no_scale_shows_is_refused_at_its_field(
+    shelves: Shelves, path: str, entry: dict[str, Any], field: str, value: float
+) -> None:
+    """Divided by, it would be more than any number: refused with the least there is."""
+    *place, last = field.split(".")
+    inner: Any = entry
+    for step in place:
+        inner = inner[int(step)] if step.isdigit() else inner[step]
+    inner[last] = value
+    answer = post(shelves.client, path, entry)
+    assert answer.status_code == 422
+    [error] = answer.json()["errors"]
+    assert error["field"] == field
+    assert "at least 0.000001" in error["message"]
+
+
+def test_a_conflict_is_told_by_the_clock_of_the_kitchen(shelves: Shelves, kitchen: Kitchen) -> None:
+    Kitchen.objects.update(time_zone="Pacific/Kiritimati")
+    row = shelves.client.get(f"/api/molds/{shelves.mold['id']}").json()
+    stale = {"revision": 7, "data": entry_of("mold", row)}
+    detail = put(shelves.client, f"/api/molds/{row['id']}", stale).json()["detail"]
+    there = datetime.fromisoformat(row["changed_at"]).astimezone(ZoneInfo("Pacific/Kiritimati"))
+    assert f"at {there:%H:%M}." in detail

@@ -80,13 +80,17 @@ def test_altitude_is_the_kitchens_and_only_the_chef_sets_it(
     shelves: Shelves, cook: Member, as_member: Callable[[Member], Client]
 ) -> None:
     own = syrup(shelves, cooked_to=SIGN)
-    facts = {"altitude_m": 1500, "currency": "CHF"}
+    facts = {"altitude_m": 1500, "currency": "CHF", "time_zone": "Europe/Zurich"}
     assert put(as_member(cook), "/api/members/kitchen", facts).status_code == 403
     low = gauges(shelves.client, own)
     answer = put(shelves.client, "/api/members/kitchen", facts)
     assert answer.json()["person"]["kitchen"]["currency"] == "CHF"
     (logged,) = Change.objects.filter(kind="kitchen")
-    assert logged.fields == {"altitude_m": [0, 1500], "currency": ["EUR", "CHF"]}
+    assert logged.fields == {
+        "altitude_m": [0, 1500],
+        "currency": ["EUR", "CHF"],
+        "time_zone": ["UTC", "Europe/Zurich"],
+    }
     high = gauges(shelves.client, own)
     assert high["boils"]["working"]["value"] == pytest.approx(118, abs=0.1)
     assert high["water"]["working"]["value"] < low["water"]["working"]["value"]
@@ -123,14 +127,20 @@ def line_of(formula: dict[str, Any]) -> dict[str, Any]:
 @pytest.mark.parametrize(
     ("facts", "field"),
     [
-        ({"altitude_m": 9000, "currency": "EUR"}, "altitude_m"),
-        ({"altitude_m": 10, "currency": "euro"}, "currency"),
+        ({"altitude_m": 9000}, "altitude_m"),
+        ({"currency": "euro"}, "currency"),
+        ({"currency": "EUX"}, "currency"),
+        ({"currency": "eur"}, "currency"),
+        ({"time_zone": "Europe/Nowhere"}, "time_zone"),
+        ({"time_zone": "../../etc/passwd"}, "time_zone"),
+        ({"time_zone": ""}, "time_zone"),
     ],
 )
 def test_facts_that_cannot_be_are_refused(
     shelves: Shelves, facts: dict[str, Any], field: str
 ) -> None:
-    refused = put(shelves.client, "/api/members/kitchen", facts).json()
+    plain = {"altitude_m": 10, "currency": "EUR", "time_zone": "UTC"}
+    refused = put(shelves.client, "/api/members/kitchen", {**plain, **facts}).json()
     assert refused["errors"][0]["field"] == field
 
 

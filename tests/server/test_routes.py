@@ -131,7 +131,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
         "change_role": {"role": "cook"},
         "prefer": {"measures": "US", "fahrenheit": True, "inches": False},
         "change_password": {"old": PASSWORD, "new": "another long one 7"},
-        "describe_kitchen": {"altitude_m": 900, "currency": "EUR"},
+        "describe_kitchen": {"altitude_m": 900, "currency": "EUR", "time_zone": "UTC"},
         "mark_revision": {"name": "Good one", "good": True},
         "restore_revision": {"revision": 1},
     }.get(operation, {})

@@ -98,7 +98,7 @@ def change_preferences(request: MemberRequest, data: Preferences) -> Any:
 
 @member_router.put("/kitchen", response=SessionOut, operation_id="describe_kitchen")
 def change_kitchen_facts(request: MemberRequest, data: KitchenIn) -> Any:
-    """The kitchen's altitude and currency."""
+    """The kitchen's altitude, currency and time zone."""
     staff.describe_kitchen(request.auth, data)
     return standing(request)
 

@@ -8,7 +8,7 @@ from django.http import HttpRequest, HttpResponse, HttpResponseNotModified
 
 from fernbell.server.kitchens.auth import current_member
 from fernbell.server.kitchens.models import Member
-from fernbell.server.rows.clock import today
+from fernbell.server.rows.clock import in_zone, today
 
 VERSION_HEADER, RAISED_HEADER = "Kitchen-Version", "Kitchen-Raised"
 Answer = Callable[[HttpRequest], HttpResponse]
@@ -29,6 +29,10 @@ class Freshness:
         member = current_member(request) if request.path.startswith("/api/") else None
         if member is None:
             return self.get_response(request)
+        with in_zone(member.kitchen.time_zone):
+            return self._answer(request, member)
+
+    def _answer(self, request: HttpRequest, member: Member) -> HttpResponse:
         tag = _tag(member)
         kept = request.method == "GET" and not request.path.startswith("/api/session")
         if kept and request.headers.get("If-None-Match") == tag:

@@ -17,6 +17,7 @@ class Kitchen(models.Model):
     name = models.CharField(max_length=120)
     altitude_m = models.FloatField(default=0.0)
     currency = models.CharField(max_length=3, default="EUR")
+    time_zone = models.CharField(max_length=60, default="UTC")
     version = models.PositiveBigIntegerField(default=1)
 
     raised = 0

@@ -2,12 +2,16 @@
 
 from typing import Annotated, Any, Self
 from uuid import UUID
+from zoneinfo import available_timezones
 
+import pycountry
 from ninja import Schema
 from pydantic import StringConstraints, model_validator
 
+from fernbell.core.errors import CoreError
 from fernbell.core.heat import air_pressure
 from fernbell.core.measures import System
+from fernbell.server.problems import brief
 from fernbell.server.rows.policy import Role
 from fernbell.server.rows.schemas import Entry, Name
 
@@ -20,18 +24,33 @@ class KitchenOut(Schema):
     role: Role
     altitude_m: float
     currency: str
+    time_zone: str
+
+
+def _check_currency(code: str) -> None:
+    found = pycountry.currencies.get(alpha_3=code)
+    if found is None or found.alpha_3 != code:
+        raise CoreError("currency", brief(code), "a code of ISO 4217, such as EUR, USD or JPY")
+
+
+def _check_zone(name: str) -> None:
+    if name not in available_timezones():
+        raise CoreError("time_zone", brief(name), "a time zone, such as Europe/Paris")
 
 
 class KitchenIn(Entry):
-    """Where the kitchen stands, and what it pays in."""
+    """Where the kitchen stands, what it pays in, and by which clock it works."""
 
     altitude_m: float
-    currency: Annotated[str, StringConstraints(pattern=r"^[A-Z]{3}$")]
+    currency: str
+    time_zone: str
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
-        """Let core refuse an altitude that is none."""
+        """Refuse an altitude, a currency and a time zone there is not."""
         air_pressure(self.altitude_m)
+        _check_currency(self.currency)
+        _check_zone(self.time_zone)
         return self
 
 
@@ -122,6 +141,13 @@ class FirstChef(Entry):
     username: Name
     password: Password
     starter: bool = True
+    time_zone: str = "UTC"
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """Refuse a time zone there is not."""
+        _check_zone(self.time_zone)
+        return self
 
 
 class RoleIn(Entry):

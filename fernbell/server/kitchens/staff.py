@@ -49,6 +49,7 @@ def _kitchen(member: Member) -> dict[str, Any]:
         "role": member.role,
         "altitude_m": kitchen.altitude_m,
         "currency": kitchen.currency,
+        "time_zone": kitchen.time_zone,
     }
 
 

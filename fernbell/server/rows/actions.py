@@ -7,7 +7,7 @@ from uuid import UUID
 from django.db import IntegrityError, transaction
 
 from fernbell.server.problems import InUse, Invalid, Stale
-from fernbell.server.rows.clock import now
+from fernbell.server.rows.clock import local, now
 from fernbell.server.rows.history import note
 from fernbell.server.rows.models import Row
 from fernbell.server.rows.policy import Act, Keeper, begin, rows
@@ -116,7 +116,7 @@ def _write(member: Keeper, shelf: Shelf[Any], row: Row, data: Any) -> None:
 def _stale(shelf: Shelf[Any], row: Row, current: Snapshot) -> Stale:
     who = row.changed_by.get_full_name() if row.changed_by else "Somebody"
     return Stale(
-        f"{who} changed {row.name} at {row.changed_at:%H:%M} UTC. Nothing of yours was saved.",
+        f"{who} changed {row.name} at {local(row.changed_at):%H:%M}. Nothing of yours was saved.",
         current=current,
         revision=row.revision,
         changed_by=who,

@@ -1030,7 +1030,7 @@ export interface paths {
         get?: never;
         /**
          * Change Kitchen Facts
-         * @description The kitchen's altitude and currency.
+         * @description The kitchen's altitude, currency and time zone.
          */
         put: operations["describe_kitchen"];
         post?: never;
@@ -2614,6 +2614,11 @@ export interface components {
              * @default true
              */
             starter: boolean;
+            /**
+             * Time Zone
+             * @default UTC
+             */
+            time_zone: string;
             /** Username */
             username: string;
         };
@@ -3595,13 +3600,15 @@ export interface components {
         };
         /**
          * KitchenIn
-         * @description Where the kitchen stands, and what it pays in.
+         * @description Where the kitchen stands, what it pays in, and by which clock it works.
          */
         KitchenIn: {
             /** Altitude M */
             altitude_m: number;
             /** Currency */
             currency: string;
+            /** Time Zone */
+            time_zone: string;
         };
         /**
          * KitchenOut
@@ -3620,6 +3627,8 @@ export interface components {
             /** Name */
             name: string;
             role: components["schemas"]["Role"];
+            /** Time Zone */
+            time_zone: string;
         };
         /**
          * KnownBeside

@@ -28,12 +28,17 @@ const LENGTH = [
   { value: 0, label: 'millimeters' },
   { value: 1, label: 'inches' },
 ]
+/** Those of the browser, and whichever the kitchen has. */
+const ZONES = [...new Set(['UTC', ...Intl.supportedValuesOf('timeZone')])].map((value) => ({
+  value,
+  label: value,
+}))
 const choose = (change: Partial<Preferences>) =>
   own.value && prefer.mutate({ ...own.value, ...change })
 function describe(change: Partial<KitchenFacts>) {
   if (!facts.value) return
-  const { altitude_m, currency } = facts.value
-  describeKitchen.mutate({ altitude_m, currency, ...change })
+  const { altitude_m, currency, time_zone } = facts.value
+  describeKitchen.mutate({ altitude_m, currency, time_zone, ...change })
 }
 const problem = describeKitchen.error
 </script>
@@ -81,6 +86,15 @@ const problem = describeKitchen.error
           :error="problem?.at('currency')"
           @change="(e: Event) => describe({ currency: (e.target as HTMLInputElement).value })"
         />
+        <label>
+          <span class="eyebrow">Time zone</span>
+          <ChoiceField
+            :value="facts.time_zone"
+            :options="ZONES"
+            show-search
+            @change="(zone) => describe({ time_zone: String(zone) })"
+          />
+        </label>
       </template>
     </div>
   </Modal>

@@ -32,7 +32,8 @@ watch(problem, (now) => (choosing.value ||= Boolean(now?.at('new_password'))))
 function submit() {
   if (first.value) {
     const { kitchen, name, username, password, starter } = entry
-    return found.mutate({ kitchen, name, username, password, starter })
+    const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+    return found.mutate({ kitchen, name, username, password, starter, time_zone })
   }
   const { username, password } = entry
   signIn.mutate({ username, password, new_password: entry.new_password || null })

@@ -90,6 +90,7 @@ export function useSession() {
         username: string
         password: string
         starter: boolean
+        time_zone: string
       }) => take<Session>(api.POST('/api/session/first-chef', { body })),
     ),
     enterKitchen: enter((kitchen: string) =>
