@@ -57,14 +57,20 @@ def demo(demo_put_aside: None, site: str, settings: Settings) -> str:
 
 @pytest.fixture(autouse=True)
 def no_errors_on_the_page(transactional_db: None, live_server: LiveServer, page: Page) -> Any:
-    """Whatever a test does, no script may fail; and nothing is under way when the data goes."""
+    """Whatever a test does, no script fails and the policy holds; at its end all is quiet."""
     page.set_default_timeout(PATIENCE_MS)
     failures: list[str] = []
     page.on("pageerror", lambda error: failures.append(str(error)))
+    page.on("console", lambda said: failures.extend(against_the_policy(said.text)))
     under_way = requests_under_way(page.context)
     yield
     settle(page, under_way)
     assert failures == []
+
+
+def against_the_policy(said: str) -> list[str]:
+    """What the browser refused because the page may not load or run it."""
+    return [said] if "Content Security Policy" in said else []
 
 
 def requests_under_way(context: BrowserContext) -> set[Request]:
