@@ -10,11 +10,12 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Protocol
 
+from ops.logs import put_by, shorten
 from ops.run import LOGS
 from ops.say import Stop, complain
 
 FIRST_PAUSE_S, LONGEST_PAUSE_S = 1.0, 30.0
-STEADY_S = 60.0
+STEADY_S, LOOKS_AT_LOG_S = 60.0, 60.0
 """After so long a process counts as well again: its next pause is short."""
 
 
@@ -43,7 +44,7 @@ class Child:
     def start(self) -> None:
         """Start it, and from now on again whenever it ends by itself."""
         LOGS.mkdir(parents=True, exist_ok=True)
-        self.log.unlink(missing_ok=True)
+        put_by(self.log)
         self._launch()
         self._watch = threading.Thread(target=self._keep_up, name=self.name, daemon=True)
         self._watch.start()
@@ -68,11 +69,19 @@ class Child:
                 start_new_session=True,
             )
 
+    def _ended(self, process: subprocess.Popen[bytes]) -> int:
+        """How it ended, once it has; until then its log is kept short."""
+        while True:
+            try:
+                return process.wait(timeout=LOOKS_AT_LOG_S)
+            except subprocess.TimeoutExpired:
+                shorten(self.log)
+
     def _keep_up(self) -> None:
         pause = self.first_pause_s
         while self.process:
             begun = time.monotonic()
-            code = self.process.wait()
+            code = self._ended(self.process)
             if self._stopping.is_set():
                 return
             self.deaths += 1

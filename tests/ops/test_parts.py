@@ -12,7 +12,7 @@ from pathlib import Path
 
 import pytest
 
-from ops import install, lock, postgres, run, supervise
+from ops import install, lock, logs, postgres, run, supervise
 from ops.say import Stop
 
 
@@ -160,6 +160,30 @@ class TestInstalling:
         monkeypatch.setattr(install.os, "geteuid", lambda: 0)
         install.debian_packages(browser=False)
         assert done == ["apt-update", "apt-install"]
+
+
+class TestLogs:
+    def test_a_log_survives_a_start_and_the_oldest_goes(self, tmp_path: Path) -> None:
+        log = tmp_path / "server.log"
+        for number in range(8):
+            logs.put_by(log)
+            log.write_text(f"start {number}")
+        kept = {path.name: path.read_text() for path in tmp_path.iterdir()}
+        assert kept == {"server.log": "start 7"} | {
+            f"server.log.{place}": f"start {7 - place}" for place in range(1, 6)
+        }
+
+    def test_a_long_log_is_put_by_while_it_is_written(self, tmp_path: Path) -> None:
+        log = tmp_path / "server.log"
+        with log.open("a") as writing:
+            writing.write("much " * 10)
+            writing.flush()
+            logs.shorten(log, most_bytes=100)
+            assert log.read_text() == "much " * 10
+            logs.shorten(log, most_bytes=20)
+            writing.write("more")
+        assert log.read_text() == "more"
+        assert (tmp_path / "server.log.1").read_text() == "much " * 10
 
 
 class TestCluster:
