@@ -198,6 +198,11 @@ td {
   font-size: 17px;
 }
 
+/* Four digits have to be seen whole. */
+.air :deep(input) {
+  padding-inline: 2px;
+}
+
 .mark {
   color: var(--bronze-text);
   margin-left: 3px;
