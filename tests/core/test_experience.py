@@ -56,7 +56,10 @@ def test_without_a_good_batch_nothing_moves_and_a_wild_one_moves_it_only_so_far(
     assert wild.aim == pytest.approx(2 * job.aim)
     assert wild.own is not None
     assert "held at 2 times practice" in wild.own.working.arithmetic
-    assert job_for(job, lines, (Experience(0.001, "Water"),)).aim == pytest.approx(job.aim / 2)
+    thin = job_for(job, lines, (Experience(0.001, "Water"),))
+    assert thin.aim == pytest.approx(job.aim / 2)
+    assert thin.own is not None
+    assert "held at 0.5 times practice" in thin.own.working.arithmetic
 
 
 def test_only_ganaches_are_learned() -> None:

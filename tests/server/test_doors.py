@@ -63,6 +63,7 @@ class TestTooManyTries:
             (1, "9.9.9.9, 1.2.3.4", "1.2.3.4"),
             (2, "9.9.9.9, 1.2.3.4, 10.0.0.2", "1.2.3.4"),
             (1, "", "10.0.0.1"),
+            (1, ", 1.2.3.4", "1.2.3.4"),
             (2, "1.2.3.4", "10.0.0.1"),
         ],
     )
@@ -207,6 +208,16 @@ class TestComingAgain:
         assert User.objects.filter(username="tomas").count() == 1
         twice = post(client, "/api/members", self.entry(OWN))
         assert twice.json()["errors"][0]["field"] == "username"
+
+    def test_a_word_from_before_does_not_outlive_being_taken_out(
+        self, chef: Member, cook: Member
+    ) -> None:
+        client = client_of(chef)
+        post(client, f"/api/members/{cook.pk}/word")
+        assert client.delete(f"/api/members/{cook.pk}").status_code == 204
+        assert post(client, "/api/members", self.entry(OWN)).status_code == 201
+        assert knock(Client(), "tomas", OWN).status_code == 200
+        assert OneTimeWord.objects.count() == 0
 
     def test_a_person_of_another_kitchen_comes_with_their_own_password(
         self, chef: Member, stranger: Member, as_member: Callable[[Member], Client]

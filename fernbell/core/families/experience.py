@@ -98,7 +98,7 @@ def _aim(job: Job, own: tuple[Experience, ...], mean: float, factor: float) -> W
     held = (
         ""
         if math.isclose(aim, mean)
-        else f", held at {FARTHEST:g} times practice: {figure_text(aim)}"
+        else f", held at {factor:g} times practice: {figure_text(aim)}"
     )
     return Working(
         figure=f"{job.dial.figure.name}, this kitchen's own for {job.name}",

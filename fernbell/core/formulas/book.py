@@ -64,10 +64,6 @@ class Line:
         return (self.mass_g + self.water_g) * self.passes
 
 
-GAS_KEPT = Field("gas_kept", "Air kept in folding", most=1, step=0.05, empty="as usual")
-"""What a formula may say of its air."""
-
-
 class Until(StrEnum):
     """What tells that it is cooked enough."""
 
@@ -168,7 +164,8 @@ class Formula:
     kind: str = ""
 
     def __post_init__(self) -> None:
-        GAS_KEPT.check(self.gas_kept)
+        if self.gas_kept is not None:
+            check_range("gas_kept", self.gas_kept, most=1)
         if self.measured_density_g_ml is not None:
             check_range("measured_density_g_ml", self.measured_density_g_ml, least=0.02, most=25)
         own = {line.key for line in self.lines}

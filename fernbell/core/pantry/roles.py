@@ -184,11 +184,6 @@ def soaks_up(ingredient: Ingredient) -> float:
     return LEAF_SOAKS_UP if is_leaf(ingredient) else 0.0
 
 
-MILK_ASH, EGG_ASH = 0.44, 0.84
-"""Of the ash of milk and of egg, what counts as dissolved salt [g/g]: so much that milk of 4.8 %
-lactose begins to freeze at -0.52 °C and egg white at -0.45 °C; published values, from memory."""
-
-
 DIPS = {piece: practice(f"{piece} takes up") for piece in ("finger", "biscuit")}
 """What a piece of a bought biscuit takes up when it is dipped, by what it is counted as [g/g]."""
 
@@ -225,6 +220,11 @@ def dissolved_rest(ingredient: Ingredient) -> float:
         return 0.0
     rest = (made.other_carbohydrate, made.protein, made.ash)
     return sum(one or 0.0 for one in rest) + SOLUBLE_FIBER * (made.fiber or 0.0)
+
+
+MILK_ASH, EGG_ASH = 0.44, 0.84
+"""Of the ash of milk and of egg, what counts as dissolved salt [g/g]: so much that milk of 4.8 %
+lactose begins to freeze at -0.52 °C and egg white at -0.45 °C; published values, from memory."""
 
 
 def dissolved_salts(ingredient: Ingredient) -> float:

@@ -29,7 +29,7 @@ def address(request: HttpRequest) -> str:
     if not settings.PROXIES:
         return here
     seen = [one.strip() for one in request.headers.get("X-Forwarded-For", "").split(",")]
-    return seen[-settings.PROXIES] if len(seen) >= settings.PROXIES and seen[0] else here
+    return (seen[-settings.PROXIES] if len(seen) >= settings.PROXIES else "") or here
 
 
 def account(request: HttpRequest, credentials: dict[str, str] | None = None) -> str:

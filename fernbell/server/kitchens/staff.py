@@ -9,7 +9,7 @@ from django.http import HttpRequest
 
 from fernbell.demo.people import DEMO_PREFIX, PEOPLE
 from fernbell.server.kitchens.doors import recognized
-from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.models import Member, OneTimeWord
 from fernbell.server.kitchens.passwords import give_word, keep_word, set_password
 from fernbell.server.kitchens.schemas import KitchenIn, MemberIn, Preferences
 from fernbell.server.problems import Invalid, NotThere
@@ -127,6 +127,7 @@ def _again(request: HttpRequest, by: Member, known: User, data: MemberIn) -> Use
         except Invalid as error:
             raise Invalid.field("username", TAKEN) from error
     set_password(known, data.password, "password")
+    OneTimeWord.objects.filter(user=known).delete()
     return known
 
 

@@ -40,6 +40,7 @@ watch(id, (now) => now && localStorage.setItem(LAST, now), { immediate: true })
 const stale = computed(() => {
   const problem = work.unsolved.value
   if (!problem) return undefined
+  if (problem.status === 401) return 'you are signed out.'
   return problem.isSilence ? 'the server does not answer.' : 'something in this one is refused.'
 })
 watch(
