@@ -163,6 +163,18 @@ def test_a_petal_is_two_arcs_that_meet_in_its_tips(long_: float, wide: float) ->
     )
 
 
+def test_what_stays_between_cavities_is_made_and_not_eaten() -> None:
+    plain, waste = (solved(RING, Fill("f", "mousse", waste_percent=lost)) for lost in (0, 4))
+    made, more = plain.parts[0].make, waste.parts[0].make
+    assert made is not None
+    assert more is not None
+    assert more.value == pytest.approx(1.04 * made.value)
+    assert "what stays on the tray" in str(more.given)
+    assert plain.finished is not None
+    assert waste.finished is not None
+    assert waste.finished.value == pytest.approx(plain.finished.value)
+
+
 def test_the_spare_that_breaks_is_made_and_the_template_is_drawn() -> None:
     plain = solved(RING, Leaf("l", "jelly", 5, 60, 30, 1.5), FILL)
     spare = solved(RING, Leaf("l", "jelly", 5, 60, 30, 1.5, 20), FILL)

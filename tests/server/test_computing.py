@@ -211,6 +211,7 @@ class TestProposals:
             "name": "",
             "level_mm": None,
             "shrink_percent": 0.0,
+            "waste_percent": 0.0,
         }
         body["dessert"]["parts"] += [part]
         refused = post(shelves.client, "/api/desserts/propose", body)

@@ -2566,6 +2566,11 @@ export interface components {
              * @default 0
              */
             shrink_percent: number;
+            /**
+             * Waste Percent
+             * @default 0
+             */
+            waste_percent: number;
         };
         /**
          * FillIn

@@ -33,6 +33,7 @@ const fill: PartOf<'fill'> = {
   name: '',
   level_mm: null,
   shrink_percent: 0,
+  waste_percent: 0,
 }
 /** By the handle of that name that its rule has. */
 const drag = (part: Part, name: string, by: number, fine = false): Drag => {

@@ -22,6 +22,7 @@ const mousse: Part = {
   name: '',
   level_mm: null,
   shrink_percent: 0,
+  waste_percent: 0,
 }
 const heart: Part = {
   key: 'heart',

@@ -55,6 +55,7 @@ const fill: PartOf<'fill'> = {
   name: '',
   level_mm: null,
   shrink_percent: 0,
+  waste_percent: 0,
 }
 const formulas = ['base', 'jelly', 'glaze'].map((one) => formula(`f-${one}`, `The ${one}`))
 const formulaOf = (id: string) => formulas.find((one) => one.id === id)
@@ -122,7 +123,7 @@ describe('PartEditor', () => {
         .map((one) => one.text())
     expect(labels(base)).toEqual(['Thickness', 'Across'])
     expect(labels(glaze)).toEqual(['Thickness', 'Run-off, saved', 'Least that pours'])
-    expect(labels(fill)).toEqual(['Filled to', 'Sinks in the oven'])
+    expect(labels(fill)).toEqual(['Filled to', 'Sinks in the oven', 'Left on the tray'])
     expect(labels(heart, { layer: heart.layers[0] })).toEqual([
       'Thickness',
       'Across',

@@ -91,14 +91,17 @@ class Disc(Part):
         return replace(self, across_mm=self.across_mm * now.length_mm / was.length_mm)
 
 
-def spared(name: str, one: Working, count: int, spare_percent: float) -> Working:
-    """What is made of what breaks, with spare for it.
+def spared(
+    name: str, one: Working, count: int, spare_percent: float, lost: str = "what breaks"
+) -> Working:
+    """What is made of what breaks or stays behind, with spare for it.
 
     Args:
         name: what it is [text].
         one: what is on one dessert [g].
         count: how many desserts [1].
         spare_percent: how much more is made [%].
+        lost: what the spare is for [text].
     Returns:
         the working [g].
     Source:
@@ -113,7 +116,7 @@ def spared(name: str, one: Working, count: int, spare_percent: float) -> Working
         given=(
             Given("one dessert", one.value, "g"),
             Given("desserts", count, ""),
-            Given("spare for what breaks", spare_percent, "%"),
+            Given(f"spare for {lost}", spare_percent, "%"),
         ),
         law="to make = one dessert × desserts × (1 + spare)",
         arithmetic=f"{figure_text(one.value)} × {count} × {figure_text(more)} = "

@@ -9,11 +9,12 @@ from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Pour, Rest
+from fernbell.core.desserts.rules.disc import spared
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.working import GEOMETRY, figure_text
+from fernbell.core.working import GEOMETRY, Working, figure_text
 
 WORDS = RuleWords(
     rule="fill",
@@ -24,6 +25,7 @@ WORDS = RuleWords(
     fields=(
         Field("level_mm", "Filled to", most=LARGEST_MM, open_least=True, empty="the rim"),
         Field("shrink_percent", "Sinks in the oven", most=60, first=0),
+        Field("waste_percent", "Left on the tray", most=50, first=0),
     ),
     handles=(Handle("level", "level_mm", "level", "up", "top", empty_at_rim=True),),
     once="one part at most that fills the rest",
@@ -38,6 +40,7 @@ class Fill(Part):
     formula: str
     level_mm: float | None = None
     shrink_percent: float = 0.0
+    waste_percent: float = 0.0
     name: str = ""
     rule: Literal["fill"] = "fill"
 
@@ -63,6 +66,12 @@ class Fill(Part):
         solid = body.mold.to_height(level)
         sunk = max(0.0, level - body.board_top_mm) * self.shrink_percent / 100
         return (Rest(self.key, self.name, self.formula, solid, body.stops(level), sunk),)
+
+    def make(self, name: str, one: Working, count: int, others_g: float = 0.0) -> Working:
+        """With what is scraped off the tray; it is made, and not in the dessert."""
+        if not self.waste_percent:
+            return Part.make(self, name, one, count, others_g)
+        return spared(name, one, count, self.waste_percent, "what stays on the tray")
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """One step a pour; each is frozen before the next."""
