@@ -13,8 +13,8 @@ from typing import Any
 
 from bench.service import Visitor
 from bench.timing import in_turn, yardstick
+from ops.application import Door, application, environment, prepare_database
 from ops.postgres import free_port, throwaway
-from ops.serve import application, environment, prepare_database
 
 SIZES = (50, 500, 5_000)
 DEPTHS = (1, 6, 12)
@@ -231,7 +231,7 @@ def main() -> None:
         keys[largest] = stock(f"{largest} of each", largest, DEPTHS, REVISIONS)
         analyze()
         port = free_port()
-        with application(env, port):
+        with application(env, Door(port)):
             site = f"http://127.0.0.1:{port}"
             measure(site, keys)
             for i in range(KITCHENS):

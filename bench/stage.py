@@ -6,9 +6,9 @@ from contextlib import contextmanager
 
 from playwright.sync_api import Browser, sync_playwright
 
+from ops.application import Door, application, environment, prepare_database
 from ops.install import CHROMIUM
 from ops.postgres import free_port, throwaway
-from ops.serve import application, environment, prepare_database
 
 
 @contextmanager
@@ -19,7 +19,7 @@ def served(*, demo: bool) -> Iterator[str]:
         env = environment(cluster, "bench", demo=demo)
         prepare_database(env, demo=demo)
         port = free_port()
-        with application(env, port):
+        with application(env, Door(port)):
             yield f"http://127.0.0.1:{port}"
 
 

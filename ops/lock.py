@@ -4,15 +4,15 @@ import contextlib
 import fcntl
 import os
 from collections.abc import Iterator
+from pathlib import Path
 
-from ops.say import STATE, Stop, say
+from ops.say import Stop, say
 
 
 @contextlib.contextmanager
-def only_one(name: str, taken: str) -> Iterator[None]:
+def only_one(path: Path, taken: str) -> Iterator[None]:
     """Hold a lock, or stop with a sentence; `{}` in it becomes what the holder wrote."""
-    STATE.mkdir(exist_ok=True)
-    with (STATE / f"{name}.lock").open("a+") as file:
+    with path.open("a+") as file:
         try:
             fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
         except BlockingIOError:
@@ -26,10 +26,10 @@ def only_one(name: str, taken: str) -> Iterator[None]:
 
 
 @contextlib.contextmanager
-def in_turn(name: str) -> Iterator[None]:
+def in_turn(path: Path) -> Iterator[None]:
     """Hold a lock, waiting for whoever has it."""
-    STATE.mkdir(exist_ok=True)
-    with (STATE / f"{name}.lock").open("a+") as file:
+    path.parent.mkdir(exist_ok=True)
+    with path.open("a+") as file:
         try:
             fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
         except BlockingIOError:
@@ -38,9 +38,8 @@ def in_turn(name: str) -> Iterator[None]:
         yield
 
 
-def holder(name: str) -> int | None:
+def holder(path: Path) -> int | None:
     """Process that holds a lock, if any."""
-    path = STATE / f"{name}.lock"
     if not path.exists():
         return None
     with path.open("a+") as file:

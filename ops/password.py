@@ -7,9 +7,10 @@ import subprocess
 import sys
 
 from ops import install
-from ops.postgres import Cluster, kept_home
+from ops.application import DEMO_DATABASE, OWN_DATABASE, environment
+from ops.home import kept
+from ops.postgres import Cluster
 from ops.say import ROOT, Stop, say
-from ops.serve import DEMO_DATABASE, OWN_DATABASE, environment
 
 
 def password(arguments: list[str]) -> int:
@@ -18,7 +19,7 @@ def password(arguments: list[str]) -> int:
     parser.add_argument("name", help="name to sign in with")
     parser.add_argument("--demo", action="store_true", help="in the demo kitchen")
     options = parser.parse_args(arguments)
-    cluster = Cluster(kept_home())
+    cluster = Cluster(kept())
     if not (cluster.data / "PG_VERSION").exists() or not install.PYTHON.exists():
         raise Stop("There is no kitchen here yet: ./fern start --own founds one.")
     chosen = _asked()

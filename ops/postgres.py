@@ -1,8 +1,6 @@
 """A PostgreSQL cluster of our own on a free loopback port, beside whatever else runs."""
 
 import contextlib
-import hashlib
-import os
 import secrets
 import shutil
 import socket
@@ -11,20 +9,14 @@ import tempfile
 from collections.abc import Iterator
 from pathlib import Path
 
+from ops.home import is_root
 from ops.install import POSTGRES
 from ops.run import answer
-from ops.say import ROOT, STATE, Stop
+from ops.say import Stop
 
 SUPERUSER = "fern"
+# The server refuses to run as root, so root lends it to the account Debian made for it.
 _AS_POSTGRES = ["runuser", "-u", "postgres", "--"]
-# The server refuses to run as root, so root lends it to the account Debian made for it, in a
-# folder which that account can reach wherever the project lies.
-_SHARED = Path("/var/lib/fernbell")
-
-
-def is_root() -> bool:
-    """Whether this runs as root."""
-    return os.geteuid() == 0
 
 
 def free_port() -> int:
@@ -32,13 +24,6 @@ def free_port() -> int:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         return int(probe.getsockname()[1])
-
-
-def kept_home() -> Path:
-    """Where this project's data is kept between starts."""
-    if not is_root():
-        return STATE / "postgres"
-    return _SHARED / hashlib.sha256(str(ROOT).encode()).hexdigest()[:12]
 
 
 class Cluster:
@@ -56,7 +41,14 @@ class Cluster:
         return {
             "FERNBELL_DB_PORT": str(self.port),
             "FERNBELL_DB_PASSWORD": (self.home / "password").read_text(),
+            "FERNBELL_SECRET": self._word("secret"),
         }
+
+    @property
+    def version(self) -> int | None:
+        """Major version of PostgreSQL whose data this is; None before it is made."""
+        noted = self.data / "PG_VERSION"
+        return int(noted.read_text()) if noted.exists() else None
 
     def prepare(self) -> None:
         """Make the cluster unless it is there; a half-made one is made anew."""
@@ -71,17 +63,23 @@ class Cluster:
         self.home.mkdir(parents=True, exist_ok=True)
         self._own(self.home)
         shutil.rmtree(making, ignore_errors=True)
-        password = self.home / "password"
-        password.write_text(secrets.token_urlsafe(24))
-        password.chmod(0o600)
-        self._own(password)
+        self._word("password")
         self._pg(
             "initdb",
             *("-D", making, "-U", SUPERUSER, "-E", "UTF8", "--locale=C.UTF-8"),
-            *("--auth=scram-sha-256", f"--pwfile={password}"),
+            *("--auth=scram-sha-256", f"--pwfile={self.home / 'password'}", "--data-checksums"),
             *(() if self.durable else ("--no-sync",)),
         )
         making.rename(self.data)
+
+    def _word(self, name: str) -> str:
+        """A word of chance that is kept beside the data, made when it is first asked for."""
+        path = self.home / name
+        if not path.exists():
+            path.touch(mode=0o600)
+            path.write_text(secrets.token_urlsafe(40))
+            self._own(path)
+        return path.read_text()
 
     def start(self) -> None:
         """Start the server; one left over from a killed start is stopped first."""
@@ -140,23 +138,45 @@ class Cluster:
         self.stop()
         shutil.rmtree(self.home, ignore_errors=True)
 
+    def databases(self) -> list[str]:
+        """Databases that somebody made."""
+        listing = "SELECT datname FROM pg_database WHERE NOT datistemplate ORDER BY 1"
+        return [name for name in self.sql("postgres", listing) if name != "postgres"]
+
     def ensure_database(self, name: str) -> None:
         """Create a database unless it is there."""
-        listing = self._client("psql", "-tAc", "SELECT datname FROM pg_database", "postgres")
-        if name not in listing.split():
-            self._client("createdb", name)
+        if name not in self.databases():
+            self.client("createdb", name)
 
     def drop_database(self, name: str) -> None:
         """Drop a database if it is there."""
-        self._client("dropdb", "--if-exists", name)
+        self.client("dropdb", "--if-exists", name)
 
-    def _client(self, program: str, *arguments: str) -> str:
-        where = ["-h", "127.0.0.1", "-p", str(self.port), "-U", SUPERUSER]
-        password = {"PGPASSWORD": self.env["FERNBELL_DB_PASSWORD"]}
-        return answer([_bin() / program, *where, *arguments], password)
+    def sql(self, database: str, script: str) -> list[str]:
+        """Lines that a script of psql answers; Stop where it is refused."""
+        quiet = ("-qAtX", "-v", "ON_ERROR_STOP=1", "-d", database)
+        return self.client("psql", *quiet, said=script).splitlines()
+
+    def client(self, program: str, *arguments: str | Path, said: str | None = None) -> str:
+        """What a client program of PostgreSQL answers; Stop with what it complains about."""
+        return answer(self.asking(program, *arguments), self.signing, said)
+
+    def asking(self, program: str, *arguments: str | Path) -> list[str | Path]:
+        """How a client program is called for this server."""
+        where = ("-h", "127.0.0.1", "-p", str(self.port), "-U", SUPERUSER)
+        return [self._program(program), *where, *arguments]
+
+    @property
+    def signing(self) -> dict[str, str]:
+        """What a client program signs in with."""
+        return {"PGPASSWORD": self._word("password")}
+
+    def _program(self, name: str) -> Path:
+        """A program of the version whose data this is; of the newest for what is yet to be made."""
+        return installed(self.version) / name
 
     def _pg(self, program: str, *arguments: str | Path) -> None:
-        command = [*(_AS_POSTGRES if is_root() else []), _bin() / program, *arguments]
+        command = [*(_AS_POSTGRES if is_root() else []), self._program(program), *arguments]
         # pg_ctl leaves a server behind that would keep a pipe open: its output goes to a file.
         with tempfile.TemporaryFile() as out:
             done = subprocess.run(
@@ -178,11 +198,23 @@ class Cluster:
             shutil.chown(path, "postgres", "postgres")
 
 
-def _bin() -> Path:
-    found = sorted(POSTGRES.glob("*/bin/initdb"), key=lambda path: int(path.parts[-3]))
-    if not found:
+def majors() -> list[int]:
+    """Major versions of PostgreSQL that are installed, the oldest first."""
+    return sorted(int(path.parts[-3]) for path in POSTGRES.glob("*/bin/initdb"))
+
+
+def installed(major: int | None) -> Path:
+    """Programs of a major version, of the newest where none is named; Stop where it is missing."""
+    there = majors()
+    if not there:
         raise Stop("PostgreSQL is not installed: apt-get install postgresql")
-    return found[-1].parent
+    if major is not None and major not in there:
+        raise Stop(
+            f"The data is PostgreSQL {major}'s and only {', '.join(map(str, there))} is installed. "
+            f"Have root run: apt-get install postgresql-{major} (./fern start then offers to "
+            "upgrade), or bring a backup back: ./fern restore FILE"
+        )
+    return POSTGRES / str(major or there[-1]) / "bin"
 
 
 @contextlib.contextmanager

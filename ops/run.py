@@ -36,16 +36,22 @@ def quietly(
         raise Stop(f"{name} failed: {last} (all of it is in {log})")
 
 
-def answer(command: Sequence[str | Path], env: Mapping[str, str] | None = None) -> str:
+def answer(
+    command: Sequence[str | Path],
+    env: Mapping[str, str] | None = None,
+    said: str | None = None,
+) -> str:
     """What a command prints; stop with what it complains about if it fails."""
     done = subprocess.run(
         [str(part) for part in command],
         env={**os.environ, **(env or {})},
         capture_output=True,
+        input=said,
         text=True,
         check=False,
         cwd="/",
     )
     if done.returncode:
-        raise Stop(f"{Path(command[0]).name} failed: {done.stderr.strip().splitlines()[-1:] or ''}")
+        complaint = (done.stderr.strip() or "it said nothing").splitlines()[-1]
+        raise Stop(f"{Path(command[0]).name} failed: {complaint}")
     return done.stdout.strip()

@@ -3,37 +3,49 @@
 import argparse
 import contextlib
 import os
-import secrets
 import shutil
 import signal
 import socket
 import time
-import urllib.error
-import urllib.request
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
 from pathlib import Path
 
 from ops import install
+from ops.application import (
+    DEMO_DATABASE,
+    OWN_DATABASE,
+    Door,
+    application,
+    environment,
+    lan_door,
+    prepare_database,
+)
+from ops.backup import automatic, days_kept, write
+from ops.home import data_home, kept, make_home
 from ops.lock import holder, in_turn, only_one
-from ops.postgres import Cluster, kept_home
-from ops.run import quietly
-from ops.say import ROOT, STATE, Stop, say
-from ops.supervise import Child, kept_up, supervised
+from ops.nightly import nightly
+from ops.postgres import Cluster
+from ops.say import STATE, Stop, say
+from ops.schema import current, note, noted
+from ops.supervise import kept_up
+from ops.upgrade import offer
 
-DEMO_DATABASE = "fernbell_demo"
-OWN_DATABASE = "fernbell"
 _PATIENCE_S = 60
 
 
 def start(arguments: list[str]) -> int:
     """Everything up to an address to open; blocks until it is told to stop."""
     options = _options(arguments)
-    with only_one("start", "Fern Bell is already running from this folder (process {})."):
+    data_home().mkdir(parents=True, exist_ok=True)
+    taken = f"Fern Bell is already running on the data in {data_home()} (process {{}})."
+    with only_one(_lock(), taken):
         if _stop_left_apps():
             time.sleep(1)
-        _check_port(options.port)
+        _check_port(options)
         install_all(browser=False, dev=False)
-        cluster = Cluster(kept_home())
+        make_home()
+        cluster = Cluster(kept())
+        offer(cluster)
         database = OWN_DATABASE if options.own else DEMO_DATABASE
         if options.fresh and not _agreed(options, database):
             say("Nothing was changed.")
@@ -43,18 +55,22 @@ def start(arguments: list[str]) -> int:
     return 0
 
 
+def _lock() -> Path:
+    return data_home() / "start.lock"
+
+
 def stop() -> int:
     """Stop a running ./fern start, or a database server one that was killed left behind."""
-    process = holder("start")
+    process = holder(_lock())
     if process:
         os.kill(process, signal.SIGTERM)
         until = time.monotonic() + _PATIENCE_S
-        while holder("start") and time.monotonic() < until:
+        while holder(_lock()) and time.monotonic() < until:
             time.sleep(0.1)
         say("Stopped.")
         return 0
     left = _stop_left_apps()
-    cluster = Cluster(kept_home())
+    cluster = Cluster(kept())
     if cluster.running():
         cluster.stop()
         left = True
@@ -78,45 +94,12 @@ def _stop_left_apps() -> bool:
 def install_all(*, browser: bool, dev: bool) -> None:
     """Whatever is missing, once."""
     install.check_room()
-    with in_turn("install"):
+    with in_turn(STATE / "install.lock"):
         install.debian_packages(browser=browser)
         install.check_node()
         install.python_packages(dev=dev)
         install.web_packages()
         install.build_web()
-
-
-@contextlib.contextmanager
-def application(env: Mapping[str, str], port: int) -> Iterator[None]:
-    """The app server as a child that is watched, answering."""
-    workers = max(2, min(4, os.cpu_count() or 2))
-    command = [install.PYTHON, "-m", "gunicorn", "fernbell.server.wsgi", "--chdir", ROOT]
-    command += ["--bind", f"127.0.0.1:{port}", "--workers", str(workers), "--threads", "4"]
-    command += ["--preload", "--no-control-socket", "--graceful-timeout", "5"]
-    command += ["--pid", STATE / f"app-{port}.pid"]
-    server = Child("server", command, env)
-    with supervised(server):
-        _wait_for(server, port)
-        yield
-
-
-def prepare_database(env: Mapping[str, str], *, demo: bool) -> None:
-    """Tables as the code has them, and the demo kitchen."""
-    quietly("prepare", [install.PYTHON, "-m", "fernbell.server.prepare"], cwd=ROOT, env=env)
-    if demo:
-        say("The demo kitchen, Wrenmoor Hall, is loaded.")
-
-
-def environment(cluster: Cluster, database: str, *, demo: bool) -> dict[str, str]:
-    """What the application runs with."""
-    return {
-        **cluster.env,
-        "FERNBELL_DB_NAME": database,
-        "FERNBELL_DEMO": "1" if demo else "0",
-        "FERNBELL_SECRET": _secret(),
-        "FERNBELL_BUILD": secrets.token_hex(6),
-        "DJANGO_SETTINGS_MODULE": "fernbell.server.settings",
-    }
 
 
 def _options(arguments: list[str]) -> argparse.Namespace:
@@ -125,9 +108,19 @@ def _options(arguments: list[str]) -> argparse.Namespace:
     parser.add_argument("--own", action="store_true", help="your own kitchen, without the demo")
     parser.add_argument("--fresh", action="store_true", help="erase the data and begin anew")
     parser.add_argument("--yes", action="store_true", help="do not ask before erasing")
+    lan = parser.add_argument_group("for tablets and others in the kitchen's own network")
+    lan.add_argument("--lan", action="store_true", help="listen there too, by https")
+    lan.add_argument("--cert", type=Path, help="certificate to use instead of one of our own")
+    lan.add_argument("--key", type=Path, help="its private key")
+    lan.add_argument("--hsts", action="store_true", help="browsers are to insist on https")
     options = parser.parse_args(arguments)
     if not 1 <= options.port <= 65535:
         raise Stop(f"--port {options.port}: a port is a number from 1 to 65535.")
+    if bool(options.cert) != bool(options.key):
+        raise Stop("--cert and --key go together: a certificate and its private key.")
+    if not options.lan and (options.cert or options.hsts):
+        raise Stop("--cert, --key and --hsts are for --lan: add it.")
+    days_kept()
     return options
 
 
@@ -143,11 +136,12 @@ def _agreed(options: argparse.Namespace, database: str) -> bool:
         return False
 
 
-def _check_port(port: int) -> None:
+def _check_port(options: argparse.Namespace) -> None:
+    port = options.port
     with socket.socket() as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
-            probe.bind(("127.0.0.1", port))
+            probe.bind(("" if options.lan else "127.0.0.1", port))
         except OSError:
             other = port + 1 if port < 65535 else 8615
             raise Stop(
@@ -163,17 +157,50 @@ def _served(cluster: Cluster, options: argparse.Namespace, database: str) -> Ite
     cluster.prepare()
     cluster.start()
     try:
-        if options.fresh:
+        if options.fresh and database in cluster.databases():
+            say(f"What is erased was backed up to {write(cluster, automatic('before-fresh'))}.")
             cluster.drop_database(database)
-        cluster.ensure_database(database)
         env = environment(cluster, database, demo=not options.own)
-        prepare_database(env, demo=not options.own)
-        with kept_up("PostgreSQL", cluster), application(env, options.port):
-            say(f"Fern Bell is ready: http://127.0.0.1:{options.port}  (Ctrl-C stops it)")
+        _bring_up_to_date(cluster, database, env, demo=not options.own)
+        door = _door(options)
+        with kept_up("PostgreSQL", cluster), application(env, door), nightly(cluster):
+            _tell(door)
             yield
     finally:
         say("Stopping …")
         cluster.stop()
+
+
+def _bring_up_to_date(cluster: Cluster, database: str, env: dict[str, str], *, demo: bool) -> None:
+    """The schema as the code has it; what an older one holds is backed up before it changes."""
+    if database in cluster.databases() and noted(cluster, database) != current():
+        say(f"Before the tables change: {write(cluster, automatic('before-migration'))}")
+    cluster.ensure_database(database)
+    prepare_database(env, demo=demo)
+    note(cluster, database)
+
+
+def _door(options: argparse.Namespace) -> Door:
+    if options.lan:
+        return lan_door(options.port, options.cert, options.key, hsts=options.hsts)
+    return Door(options.port)
+
+
+def _tell(door: Door) -> None:
+    say(f"Fern Bell is ready: {door.local}  (Ctrl-C stops it)")
+    if not door.cert:
+        return
+    if not door.urls:
+        say("No address of a private network was found on this machine.")
+    for url in door.urls:
+        say(f"  in the kitchen's network: {url}")
+    if door.qr:
+        say(f"For the tablet's camera:\n{door.qr}")
+    if door.authority:
+        say(
+            "The certificate is this machine's own: a tablet asks once, or trusts it for good with "
+            f"{door.authority} (docs/deploy.md says how)."
+        )
 
 
 @contextlib.contextmanager
@@ -187,25 +214,3 @@ def _stopping() -> Iterator[None]:
         signal.signal(one, leave)
     with contextlib.suppress(KeyboardInterrupt):
         yield
-
-
-def _wait_for(server: Child, port: int) -> None:
-    until = time.monotonic() + _PATIENCE_S
-    while time.monotonic() < until and not server.deaths:
-        try:
-            with urllib.request.urlopen(f"http://127.0.0.1:{port}/health/ready", timeout=2):
-                return
-        except urllib.error.HTTPError:
-            return
-        except OSError:
-            time.sleep(0.1)
-    raise Stop(f"The app server did not start: see {server.log}")
-
-
-def _secret() -> str:
-    path = STATE / "secret"
-    if not path.exists():
-        path.parent.mkdir(parents=True, exist_ok=True)
-        path.write_text(secrets.token_urlsafe(40))
-        path.chmod(0o600)
-    return path.read_text()

@@ -1,10 +1,11 @@
 """./fern shots: pictures of the main views from the demo kitchen, into docs/screenshots."""
 
+from ops.application import Door, application, environment, prepare_database
 from ops.install import PYTHON
 from ops.postgres import free_port, throwaway
 from ops.run import quietly
 from ops.say import ROOT, say
-from ops.serve import application, environment, install_all, prepare_database
+from ops.serve import install_all
 
 
 def shots() -> int:
@@ -15,7 +16,7 @@ def shots() -> int:
         env = environment(cluster, "shots", demo=True)
         prepare_database(env, demo=True)
         port = free_port()
-        with application(env, port):
+        with application(env, Door(port)):
             quietly(
                 "shots",
                 [PYTHON, "-m", "ops.pictures", f"http://127.0.0.1:{port}"],

@@ -15,7 +15,12 @@ DEMO = os.environ.get("FERNBELL_DEMO") == "1"
 DEBUG = False
 # Told apart by what was started, so that no answer of an older one is taken for fresh.
 BUILD = os.environ.get("FERNBELL_BUILD") or secrets.token_hex(6)
-ALLOWED_HOSTS = os.environ.get("FERNBELL_HOSTS", "127.0.0.1,localhost,testserver").split(",")
+_said_hosts = os.environ.get("FERNBELL_HOSTS", "")
+ALLOWED_HOSTS = ["127.0.0.1", "localhost", *filter(None, _said_hosts.split(","))]
+# Whether it is reached by https: over --lan, or through a proxy that says so.
+HTTPS = os.environ.get("FERNBELL_HTTPS") == "1"
+# Certificate of the machine's own authority, for tablets that are to trust it.
+AUTHORITY = os.environ.get("FERNBELL_AUTHORITY", "")
 
 INSTALLED_APPS = [
     "django.contrib.auth",
@@ -69,12 +74,17 @@ SESSION_ENGINE = "fernbell.server.kitchens.sessions"
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 CSRF_COOKIE_SAMESITE = "Lax"
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = HTTPS
+# Whoever watches from this machine asks without TLS.
+SECURE_REDIRECT_EXEMPT = [r"^health/"]
+SECURE_HSTS_SECONDS = int(os.environ.get("FERNBELL_HSTS", "0"))
 AUTHENTICATION_BACKENDS = [
     "axes.backends.AxesStandaloneBackend",
     "django.contrib.auth.backends.ModelBackend",
 ]
 # How many proxies of the house stand in front; none, unless it is said.
 PROXIES = int(os.environ.get("FERNBELL_PROXIES", "0"))
+SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https") if PROXIES else None
 AXES_LOCKOUT_PARAMETERS = ["username", "ip_address"]
 AXES_FAILURE_LIMIT = 10
 AXES_COOLOFF_TIME = timedelta(minutes=5)
@@ -83,8 +93,12 @@ AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
 AXES_CLIENT_IP_CALLABLE = "fernbell.server.kitchens.doors.address"
 AXES_USERNAME_CALLABLE = "fernbell.server.kitchens.doors.account"
 AXES_VERBOSE = False
-# Its middleware is for pages: here the route itself says that it was too often.
-SILENCED_SYSTEM_CHECKS = ["axes.W002"]
+SILENCED_SYSTEM_CHECKS = [
+    "axes.W002",  # its middleware is for pages: here the route says that it was too often
+    "security.W004",  # strict transport is asked for: with a certificate of one's own it locks out
+    "security.W005",  # what else stands under the domain is its owner's to say
+    "security.W021",
+]
 AUTH_PASSWORD_VALIDATORS = [
     {"NAME": "django.contrib.auth.password_validation.UserAttributeSimilarityValidator"},
     {
@@ -115,3 +129,18 @@ WHITENOISE_ROOT = WEB_DIST if WEB_DIST.is_dir() else None
 # The build names what it writes by its content.
 WHITENOISE_IMMUTABLE_FILE_TEST = r"^/assets/.+-[\w-]{8}\.\w+$"
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2 * 1024 * 1024
+
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "formatters": {
+        "lines": {
+            "()": "pythonjsonlogger.json.JsonFormatter",
+            "format": "%(asctime)s %(levelname)s %(name)s %(message)s",
+            "rename_fields": {"asctime": "at", "levelname": "level", "name": "logger"},
+        }
+    },
+    "handlers": {"out": {"class": "logging.StreamHandler", "formatter": "lines"}},
+    "root": {"handlers": ["out"], "level": os.environ.get("FERNBELL_LOG", "WARNING")},
+    "loggers": {"fernbell": {"level": "INFO"}, "django": {"handlers": [], "propagate": True}},
+}

@@ -1,9 +1,11 @@
 """A copy of the commands in a folder of their own, so that tests touch nobody's state."""
 
+import os
 import shutil
 import subprocess
 import sys
-from collections.abc import Callable
+import tempfile
+from collections.abc import Callable, Iterator
 from pathlib import Path
 
 import pytest
@@ -27,9 +29,12 @@ def checkout(tmp_path: Path) -> Path:
 def fern(checkout: Path) -> Run:
     """Run ./fern there."""
 
-    def run(*arguments: str, **options: object) -> subprocess.CompletedProcess[str]:
+    def run(
+        *arguments: str, env: dict[str, str] | None = None, **options: object
+    ) -> subprocess.CompletedProcess[str]:
         return subprocess.run(
             [sys.executable, str(checkout / "fern"), *arguments],
+            env={**(os.environ if env is None else env), "FERNBELL_DATA": str(checkout / "data")},
             cwd=checkout,
             capture_output=True,
             text=True,
@@ -39,3 +44,19 @@ def fern(checkout: Path) -> Run:
         )
 
     return run
+
+
+@pytest.fixture
+def open_folder() -> Iterator[Path]:
+    """A folder the account `postgres` can reach."""
+    with tempfile.TemporaryDirectory(prefix="fernbell-test-") as folder:
+        Path(folder).chmod(0o755)
+        yield Path(folder)
+
+
+@pytest.fixture
+def data(open_folder: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
+    """The data folder, the test's own."""
+    monkeypatch.setenv("FERNBELL_DATA", str(open_folder / "data"))
+    (open_folder / "data").mkdir()
+    return open_folder / "data"

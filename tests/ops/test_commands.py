@@ -21,7 +21,7 @@ def only_line(text: str) -> str:
 def test_help_names_every_command(fern: Run, word: str) -> None:
     answer = fern(word)
     assert answer.returncode == 0
-    for command in ("start", "stop", "test", "shots"):
+    for command in ("start", "stop", "backup", "restore", "check", "password", "test", "shots"):
         assert f"./fern {command}" in answer.stdout
 
 
@@ -56,15 +56,16 @@ def test_a_busy_port_is_named_with_another_to_take(fern: Run, checkout: Path) ->
 
 
 def test_a_second_start_is_refused_naming_the_first(fern: Run, checkout: Path) -> None:
-    state = checkout / ".fern"
-    state.mkdir()
-    with (state / "start.lock").open("w") as held:
+    (checkout / "data").mkdir()
+    with (checkout / "data" / "start.lock").open("w") as held:
         fcntl.flock(held, fcntl.LOCK_EX)
         held.write("4711")
         held.flush()
         answer = fern("start", "--port", "8799")
     assert answer.returncode == 1
-    assert "already running from this folder (process 4711)" in only_line(answer.stderr)
+    assert f"already running on the data in {checkout / 'data'} (process 4711)" in only_line(
+        answer.stderr
+    )
 
 
 def test_stopping_nothing_says_so(fern: Run) -> None:
@@ -91,3 +92,30 @@ def test_without_node_it_says_what_is_needed(fern: Run, tmp_path: Path) -> None:
     answer = fern("start", "--port", "8799", env={"PATH": str(empty), "HOME": str(tmp_path)})
     assert answer.returncode == 1
     assert "Node 20" in only_line(answer.stderr)
+
+
+def test_a_certificate_without_its_key_is_refused(fern: Run) -> None:
+    assert "--cert and --key go together" in only_line(fern("start", "--lan", "--cert=a").stderr)
+    assert "are for --lan" in only_line(fern("start", "--hsts").stderr)
+
+
+def test_backups_are_kept_a_number_of_days(fern: Run) -> None:
+    answer = fern("start", env={**os.environ, "FERNBELL_BACKUP_DAYS": "soon"})
+    assert "FERNBELL_BACKUP_DAYS=soon: a number of days" in only_line(answer.stderr)
+
+
+def test_nothing_to_back_up_and_nothing_to_bring_back_are_said(fern: Run, checkout: Path) -> None:
+    assert "There is no kitchen in" in only_line(fern("backup").stderr)
+    assert "There is no file" in only_line(fern("restore", "nowhere.tar").stderr)
+    (checkout / "cake.tar").write_text("flour, eggs")
+    said = only_line(fern("restore", str(checkout / "cake.tar")).stderr)
+    assert "is no backup of Fern Bell" in said
+
+
+def test_check_names_what_is_wrong_and_how_to_mend_it(fern: Run) -> None:
+    answer = fern("check")
+    assert answer.returncode == 1
+    assert "✗ Installed and built: not everything is installed and built: ./fern start" in (
+        answer.stdout
+    )
+    assert "✓ Database" in answer.stdout

@@ -5,9 +5,7 @@ import shutil
 import signal
 import subprocess
 import sys
-import tempfile
 import time
-from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
@@ -20,7 +18,7 @@ from ops.say import Stop
 def state(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
     """A state folder of the test's own."""
     folder = tmp_path / "state"
-    for module in (install, lock, run):
+    for module in (install, run):
         monkeypatch.setattr(module, "STATE", folder, raising=False)
     for module in (run, supervise):
         monkeypatch.setattr(module, "LOGS", folder / "log")
@@ -48,23 +46,25 @@ class TestRunning:
 
 
 class TestLocks:
-    def test_one_at_a_time(self, state: Path) -> None:
-        with lock.only_one("start", "taken by {}"):
-            assert lock.holder("start") == os.getpid()
+    def test_one_at_a_time(self, tmp_path: Path) -> None:
+        path = tmp_path / "start.lock"
+        with lock.only_one(path, "taken by {}"):
+            assert lock.holder(path) == os.getpid()
             with (
                 pytest.raises(Stop, match=f"taken by {os.getpid()}"),
-                lock.only_one("start", "taken by {}"),
+                lock.only_one(path, "taken by {}"),
             ):
                 pass
-        assert lock.holder("start") is None
+        assert lock.holder(path) is None
 
-    def test_a_lock_nobody_made_is_held_by_nobody(self, state: Path) -> None:
-        assert lock.holder("never") is None
+    def test_a_lock_nobody_made_is_held_by_nobody(self, tmp_path: Path) -> None:
+        assert lock.holder(tmp_path / "never.lock") is None
 
-    def test_it_is_free_again_after_a_failure(self, state: Path) -> None:
-        with pytest.raises(Stop), lock.only_one("start", "taken by {}"):
+    def test_it_is_free_again_after_a_failure(self, tmp_path: Path) -> None:
+        path = tmp_path / "start.lock"
+        with pytest.raises(Stop), lock.only_one(path, "taken by {}"):
             raise Stop("something")
-        with lock.only_one("start", "taken by {}"):
+        with lock.only_one(path, "taken by {}"):
             pass
 
 
@@ -188,11 +188,9 @@ class TestLogs:
 
 class TestCluster:
     @pytest.fixture
-    def home(self) -> Iterator[Path]:
-        """A folder the account `postgres` can reach."""
-        with tempfile.TemporaryDirectory(prefix="fernbell-test-") as folder:
-            Path(folder).chmod(0o755)
-            yield Path(folder) / "pg"
+    def home(self, open_folder: Path) -> Path:
+        """A home of its own."""
+        return open_folder / "pg"
 
     def test_it_keeps_its_data_between_starts(self, home: Path) -> None:
         cluster = postgres.Cluster(home, durable=False)
@@ -206,8 +204,7 @@ class TestCluster:
             assert not cluster.running()
             cluster.prepare()
             cluster.start()
-            listing = cluster._client("psql", "-tAc", "SELECT datname FROM pg_database", "kept")
-            assert "kept" in listing.split()
+            assert cluster.databases() == ["kept"]
             assert first
             cluster.drop_database("kept")
             cluster.drop_database("kept")
