@@ -6,3 +6,8 @@ PEOPLE = (
     ("demo-bram", "Bram", "Fenwick", "cook"),
     ("demo-junia", "Junia", "Coe", "apprentice"),
 )
+
+
+def is_of_the_demo(username: str) -> bool:
+    """Whether somebody came with the demo kitchen."""
+    return username.startswith(DEMO_PREFIX)

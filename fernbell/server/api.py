@@ -13,11 +13,13 @@ from fernbell.server.formulas.revisions import router as revisions
 from fernbell.server.formulas.setting_api import router as setting
 from fernbell.server.kitchens.api import member_router, session_router
 from fernbell.server.kitchens.auth import MemberAuth
+from fernbell.server.kitchens.own_api import router as own
 from fernbell.server.molds.api import router as molds
 from fernbell.server.names import router as names
 from fernbell.server.pantry.api import router as pantry
 from fernbell.server.problems import FieldApi, answer_problems
 from fernbell.server.reading import StrictParser
+from fernbell.server.rows.audit import router as audit
 from fernbell.server.vocabulary import router as vocabulary
 
 
@@ -39,6 +41,8 @@ api = FieldApi(
 answer_problems(api, silence)
 api.add_router("/session", session_router)
 api.add_router("/session", first_visit)
+api.add_router("/members", own)
+api.add_router("/members", audit)
 api.add_router("/members", member_router)
 api.add_router("/vocabulary", vocabulary)
 api.add_router("/ingredients", pantry)

@@ -11,19 +11,22 @@ django.setup()
 from axes.handlers.proxy import AxesProxyHandler  # noqa: E402 - needs the apps loaded
 from django.contrib.auth.models import User  # noqa: E402
 
-from fernbell.server.kitchens.models import OneTimeWord  # noqa: E402
+from fernbell.server.kitchens.models import OneTimeWord, Visit  # noqa: E402
 from fernbell.server.kitchens.passwords import set_password  # noqa: E402
+from fernbell.server.kitchens.second import forget  # noqa: E402
 from fernbell.server.problems import Invalid  # noqa: E402
 
 
 def replace(username: str, password: str) -> None:
-    """Set it, end every session of the person and what locked them out."""
+    """Set it; end sessions, a second factor (the phone may be lost) and what locked them out."""
     user = User.objects.filter(username__iexact=username).first()
     if user is None:
         raise Invalid.field("name", f"Nobody signs in as {username}.")
     set_password(user, password, "password")
     user.save(update_fields=["password"])
     OneTimeWord.objects.filter(user=user).delete()
+    Visit.objects.filter(member__user=user).delete()
+    forget(user)
     AxesProxyHandler.reset_attempts(username=user.username.casefold())
 
 

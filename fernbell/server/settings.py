@@ -6,9 +6,19 @@ from datetime import timedelta
 from pathlib import Path
 
 from csp.constants import NONE, SELF, UNSAFE_INLINE
+from django.core.exceptions import ImproperlyConfigured
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 WEB_DIST = ROOT / "web" / "dist"
+
+
+def _whole(name: str) -> int:
+    """A whole number from the environment; 0 where nothing is said."""
+    said = os.environ.get(name) or "0"
+    if not said.isdecimal():
+        raise ImproperlyConfigured(f"{name}={said}: a whole number, such as 1.")
+    return int(said)
+
 
 SECRET_KEY = os.environ.get("FERNBELL_SECRET", "only-for-tests-and-tools")
 DEMO = os.environ.get("FERNBELL_DEMO") == "1"
@@ -27,6 +37,9 @@ INSTALLED_APPS = [
     "django.contrib.postgres",
     "django.contrib.contenttypes",
     "axes",
+    "django_otp",
+    "django_otp.plugins.otp_totp",
+    "django_otp.plugins.otp_static",
     "fernbell.server.rows",
     "fernbell.server.kitchens",
     "fernbell.server.pantry",
@@ -77,22 +90,23 @@ CSRF_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = HTTPS
 # Whoever watches from this machine asks without TLS.
 SECURE_REDIRECT_EXEMPT = [r"^health/"]
-SECURE_HSTS_SECONDS = int(os.environ.get("FERNBELL_HSTS", "0"))
+SECURE_HSTS_SECONDS = _whole("FERNBELL_HSTS")
 AUTHENTICATION_BACKENDS = [
     "axes.backends.AxesStandaloneBackend",
     "django.contrib.auth.backends.ModelBackend",
 ]
 # How many proxies of the house stand in front; none, unless it is said.
-PROXIES = int(os.environ.get("FERNBELL_PROXIES", "0"))
+PROXIES = _whole("FERNBELL_PROXIES")
 SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https") if PROXIES else None
 AXES_LOCKOUT_PARAMETERS = ["username", "ip_address"]
 AXES_FAILURE_LIMIT = 10
 AXES_COOLOFF_TIME = timedelta(minutes=5)
 AXES_RESET_ON_SUCCESS = True
 AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
-AXES_CLIENT_IP_CALLABLE = "fernbell.server.kitchens.doors.address"
+AXES_CLIENT_IP_CALLABLE = "fernbell.server.kitchens.place.address"
 AXES_USERNAME_CALLABLE = "fernbell.server.kitchens.doors.account"
 AXES_VERBOSE = False
+OTP_TOTP_ISSUER = "Fern Bell"
 SILENCED_SYSTEM_CHECKS = [
     "axes.W002",  # its middleware is for pages: here the route says that it was too often
     "security.W004",  # strict transport is asked for: with a certificate of one's own it locks out

@@ -11,7 +11,7 @@ from django.db import connections
 from django.test import Client
 from pytest_django import Settings
 
-from fernbell.server.kitchens import doors, passwords
+from fernbell.server.kitchens import passwords, place
 from fernbell.server.kitchens.models import Kitchen, Member, OneTimeWord
 from fernbell.server.password import replace
 from fernbell.server.problems import Invalid
@@ -72,7 +72,7 @@ class TestTooManyTries:
     ) -> None:
         settings.PROXIES = proxies
         request = rf.get("/", REMOTE_ADDR="10.0.0.1", HTTP_X_FORWARDED_FOR=forwarded)
-        assert doors.address(request) == counts
+        assert place.address(request) == counts
 
     @pytest.mark.django_db(transaction=True)
     def test_many_at_once_are_asked_to_come_again_and_nobody_waits(self, chef: Member) -> None:

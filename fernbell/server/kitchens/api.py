@@ -16,8 +16,9 @@ from fernbell.server.kitchens.auth import (
     enter_kitchen,
     sign_in,
 )
-from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.models import EventKind, Member
 from fernbell.server.kitchens.passwords import change_own, welcome
+from fernbell.server.kitchens.record import put_down
 from fernbell.server.kitchens.schemas import (
     DemoSignIn,
     EnterKitchen,
@@ -106,6 +107,9 @@ def change_kitchen_facts(request: MemberRequest, data: KitchenIn) -> Any:
 @session_router.delete("", response={204: None}, operation_id="sign_out")
 def end_session(request: HttpRequest) -> Any:
     """Sign out."""
+    member = current_member(request)
+    if member:
+        put_down(request, EventKind.SIGNED_OUT, member.user)
     logout(request)
     return Status(204, None)
 
@@ -134,17 +138,17 @@ def change_password(request: MemberRequest, data: PasswordChange) -> Any:
 @member_router.post("/{int:member_id}/word", response=WordOut, operation_id="reset_password")
 def reset_password(request: MemberRequest, member_id: int) -> Any:
     """A word that a member signs in with once; shown this once."""
-    return {"word": staff.reset_password(request.auth, member_id)}
+    return {"word": staff.reset_password(request, request.auth, member_id)}
 
 
 @member_router.put("/{int:member_id}", response=MemberOut, operation_id="change_role")
 def change_role(request: MemberRequest, member_id: int, data: RoleIn) -> Any:
     """Give a member another role."""
-    return staff.change_role(request.auth, member_id, data.role)
+    return staff.change_role(request, request.auth, member_id, data.role)
 
 
 @member_router.delete("/{int:member_id}", response={204: None}, operation_id="remove_member")
 def remove_member(request: MemberRequest, member_id: int) -> Any:
     """Take a member out of the kitchen; what they changed stays on record."""
-    staff.remove_member(request.auth, member_id)
+    staff.remove_member(request, request.auth, member_id)
     return Status(204, None)

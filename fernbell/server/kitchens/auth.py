@@ -9,7 +9,9 @@ from django.http import HttpRequest
 from django.utils.crypto import constant_time_compare
 from ninja.security import APIKeyCookie
 
-from fernbell.server.kitchens.models import Member
+from fernbell.server.kitchens.models import EventKind, Member, Visit
+from fernbell.server.kitchens.place import address
+from fernbell.server.kitchens.record import browser, purge, put_down
 from fernbell.server.kitchens.sessions import SessionStore
 
 
@@ -58,14 +60,19 @@ def sign_in(request: HttpRequest, user: User) -> Member | None:
     )
     if member:
         request.session.clear_expired()
+        purge()
         login(request, user, backend="django.contrib.auth.backends.ModelBackend")
         _visit(request).belong_to(member)
+        _visit(request).begin(address(request), browser(request))
+        put_down(request, EventKind.SIGNED_IN, user)
     return member
 
 
 def stay(request: HttpRequest, user: User) -> None:
     """Go on with the session after one's password was changed; every other one has ended."""
     visit = _visit(request)
+    others = Visit.objects.filter(member__user=user)
+    others.exclude(session_key=visit.session_key).delete()
     visit.cycle_key()
     visit[HASH_SESSION_KEY] = user.get_session_auth_hash()
     if visit.member:

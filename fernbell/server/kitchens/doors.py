@@ -12,24 +12,13 @@ from django.contrib.auth.models import User
 from django.db import connection
 from django.http import HttpRequest
 
+from fernbell.server.kitchens.models import EventKind
+from fernbell.server.kitchens.record import put_down
 from fernbell.server.problems import Invalid, TooMany
 
 _HASHING_LOCK = 20_16
 _LONGEST_WAIT_S, _LOOKS_EVERY_S = 2.0, 0.05
 _here = threading.BoundedSemaphore(1)
-
-
-def address(request: HttpRequest) -> str:
-    """Where a request comes from: what a proxy says only of proxies that are configured.
-
-    With FERNBELL_PROXIES proxies in front, the address that the farthest of them saw; whatever
-    stands before that in the header anybody may have written.
-    """
-    here = str(request.META.get("REMOTE_ADDR", ""))
-    if not settings.PROXIES:
-        return here
-    seen = [one.strip() for one in request.headers.get("X-Forwarded-For", "").split(",")]
-    return (seen[-settings.PROXIES] if len(seen) >= settings.PROXIES else "") or here
 
 
 def account(request: HttpRequest, credentials: dict[str, str] | None = None) -> str:
@@ -43,13 +32,21 @@ def recognized(request: HttpRequest, username: str, password: str) -> User:
     with hashing():
         user = authenticate(request, username=username, password=password)
     if not isinstance(user, User):
+        known = User.objects.filter(username__iexact=username).first()
+        put_down(request, EventKind.REFUSED, known, name=username)
+        if _is_locked(request, username):
+            put_down(request, EventKind.LOCKED, known, name=username)
         _refuse_locked(request, username)
         raise Invalid.field("password", "Name and password do not belong together.")
     return user
 
 
+def _is_locked(request: HttpRequest, username: str) -> bool:
+    return not AxesProxyHandler.is_allowed(request, {"username": username})
+
+
 def _refuse_locked(request: HttpRequest, username: str) -> None:
-    if not AxesProxyHandler.is_allowed(request, {"username": username}):
+    if _is_locked(request, username):
         minutes = settings.AXES_COOLOFF_TIME.seconds // 60
         raise TooMany(
             f"Too many tries with this name or from this place: wait {minutes} minutes.",

@@ -75,9 +75,12 @@ class OneTimeWord(models.Model):
 
 
 class Visit(AbstractBaseSession):
-    """A session: signed in as a member, or nobody yet."""
+    """A session: signed in as a member, or nobody yet; since when, from where, by what."""
 
     member = models.ForeignKey(Member, null=True, on_delete=models.CASCADE)
+    begun_at = models.DateTimeField(null=True)
+    address = models.CharField(max_length=45, blank=True)
+    agent = models.CharField(max_length=80, blank=True)
 
     @classmethod
     def get_session_store_class(cls) -> Any:
@@ -85,3 +88,49 @@ class Visit(AbstractBaseSession):
         from fernbell.server.kitchens.sessions import SessionStore
 
         return SessionStore
+
+
+class EventKind(models.TextChoices):
+    """What is put down of the door, and of who may do what."""
+
+    SIGNED_IN = "signed in"
+    SIGNED_OUT = "signed out"
+    REFUSED = "was refused at the door"
+    LOCKED = "was locked out for some minutes"
+    ENDED = "ended sessions elsewhere"
+    RENEWED = "changed the password"
+    WORD = "was given a word that works once"
+    SECOND_ON = "asks for a code at the door"
+    SECOND_OFF = "asks for no code any more"
+    RECOVERED = "came in with a recovery word"
+    ADDED = "was added"
+    ROLE = "was given another role"
+    REMOVED = "was removed"
+    FOUNDED = "founded the kitchen"
+
+
+class SecurityEvent(models.Model):
+    """What happened at the door, or to who may do what; kept for half a year.
+
+    `kitchen` is where somebody stood; at the door it is not known yet, and every kitchen the person
+    is a member of reads it.
+    """
+
+    at = models.DateTimeField(auto_now_add=True, db_index=True)
+    kind = models.CharField(max_length=40, choices=EventKind.choices)
+    kitchen = models.ForeignKey(Kitchen, null=True, on_delete=models.CASCADE)
+    user = models.ForeignKey(
+        settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+"
+    )
+    by = models.ForeignKey(
+        settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+"
+    )
+    more = models.CharField(max_length=120, blank=True)
+    address = models.CharField(max_length=45, blank=True)
+    agent = models.CharField(max_length=80, blank=True)
+
+    class Meta:
+        ordering: ClassVar = ["-at", "-id"]
+
+    def __str__(self) -> str:
+        return f"{self.user} {self.kind}"

@@ -9,11 +9,13 @@ from django.core.exceptions import ValidationError
 from django.db import transaction
 from django.http import HttpRequest
 
-from fernbell.demo.people import DEMO_PREFIX
+from fernbell.demo.people import is_of_the_demo
 from fernbell.server.kitchens.auth import stay
 from fernbell.server.kitchens.doors import hashing, recognized
-from fernbell.server.kitchens.models import Member, OneTimeWord
+from fernbell.server.kitchens.models import EventKind, Member, OneTimeWord, Visit
+from fernbell.server.kitchens.record import put_down
 from fernbell.server.kitchens.schemas import PasswordChange, SignIn
+from fernbell.server.kitchens.second import forget, pass_second
 from fernbell.server.problems import Invalid
 from fernbell.server.rows.clock import now
 
@@ -41,12 +43,13 @@ def change_own(request: HttpRequest, member: Member, data: PasswordChange) -> No
     set_password(user, data.new, "new")
     user.save(update_fields=["password"])
     stay(request, user)
+    put_down(request, EventKind.RENEWED, user)
 
 
 def give_word(member: Member) -> str:
     """A word that a member signs in with once, to choose a password of their own; not yet kept."""
     user = member.user
-    if user.username.startswith(DEMO_PREFIX):
+    if is_of_the_demo(user.username):
         raise Invalid.field("member", "The people of the demo kitchen have no password.")
     if Member.objects.filter(user=user).exclude(pk=member.pk).exists():
         message = (
@@ -61,14 +64,17 @@ def give_word(member: Member) -> str:
 
 
 def keep_word(user: User) -> None:
-    """Keep the word somebody was given, in place of their password."""
+    """Keep the word somebody was given, in place of password, second factor and sessions."""
     user.save(update_fields=["password"])
+    forget(user)
+    Visit.objects.filter(member__user=user).delete()
     OneTimeWord.objects.update_or_create(user=user, defaults={"made_at": now()})
 
 
 def welcome(request: HttpRequest, data: SignIn) -> User:
     """Who signs in; with a word that works once, their new password is set."""
     user = recognized(request, data.username, data.password)
+    pass_second(request, user, data.code)
     word = OneTimeWord.objects.filter(user=user).first()
     if word is None:
         return user

@@ -1,5 +1,6 @@
 """What goes over the wire for kitchens and members."""
 
+from datetime import datetime
 from typing import Annotated, Any, Self
 from uuid import UUID
 from zoneinfo import available_timezones
@@ -11,6 +12,7 @@ from pydantic import StringConstraints, model_validator
 from fernbell.core.errors import CoreError
 from fernbell.core.heat import air_pressure
 from fernbell.core.measures import System
+from fernbell.server.kitchens.models import EventKind
 from fernbell.server.problems import brief
 from fernbell.server.rows.policy import Role
 from fernbell.server.rows.schemas import Entry, Name
@@ -91,12 +93,16 @@ class SessionOut(Schema):
 Password = Annotated[str, StringConstraints(min_length=1, max_length=200)]
 
 
+Code = Annotated[str, StringConstraints(strip_whitespace=True, max_length=40)]
+
+
 class SignIn(Entry):
-    """Name and password; with a one-time word, the password that is to be from now on."""
+    """Name and password; a code where one is asked for; with a one-time word, a password to be."""
 
     username: Name
     password: Password
     new_password: Password | None = None
+    code: Code | None = None
 
 
 class PasswordChange(Entry):
@@ -104,6 +110,76 @@ class PasswordChange(Entry):
 
     old: Password
     new: Password
+
+
+class VisitOut(Schema):
+    """Where somebody is signed in."""
+
+    id: str
+    begun_at: datetime | None
+    address: str
+    agent: str
+    here: bool
+
+
+class OwnPassword(Entry):
+    """One's password, for what asks for it again."""
+
+    password: Password
+
+
+class SecondOut(Schema):
+    """Whether a code is asked for at the door, and how many recovery words are left."""
+
+    on: bool
+    recovery_left: int
+
+
+class SecretOut(Schema):
+    """What goes into an app that shows codes: as letters, as an address, as a picture (SVG)."""
+
+    secret: str
+    url: str
+    picture: str
+
+
+class CodeIn(Entry):
+    """The code an app shows now."""
+
+    code: Code
+
+
+class RecoveryOut(Schema):
+    """Words that stand in for a code, each once; they are shown this once."""
+
+    words: list[str]
+
+
+class EventOut(Schema):
+    """What happened at the door, or to who may do what."""
+
+    id: int
+    at: datetime
+    what: EventKind
+    person: str | None
+    by: str | None
+    more: str
+    address: str
+    agent: str
+
+
+class NewKitchen(Entry):
+    """Another kitchen of one's own, with or without things to start from."""
+
+    kitchen: Name
+    starter: bool = True
+    time_zone: str = "UTC"
+
+    @model_validator(mode="after")
+    def in_range(self) -> Self:
+        """Refuse a time zone there is not."""
+        _check_zone(self.time_zone)
+        return self
 
 
 class WordOut(Schema):

@@ -10,7 +10,7 @@ from django.db.models import Model
 from fernbell.server.kitchens.models import Kitchen, Member, Visit
 from fernbell.server.rows.clock import now
 
-MEMBER = "member"
+MEMBER, FACTS = "member", "facts"
 
 
 class SessionStore(db.SessionStore):
@@ -27,6 +27,8 @@ class SessionStore(db.SessionStore):
         """The row of a session, with its member."""
         visit = cast(Visit, super().create_model_instance(data))
         visit.member_id = data.get(MEMBER)
+        for fact, value in data.get(FACTS, {}).items():
+            setattr(visit, fact, value)
         return visit
 
     def load(self) -> dict[str, Any]:
@@ -45,6 +47,10 @@ class SessionStore(db.SessionStore):
     def belong_to(self, member: Member) -> None:
         """From now on this is the member's session."""
         self[MEMBER], self.member = member.pk, member
+
+    def begin(self, address: str, agent: str) -> None:
+        """Put down since when, from where and by what it is."""
+        self[FACTS] = {"begun_at": now().isoformat(), "address": address, "agent": agent}
 
 
 def _columns(model: type[Model], table: str) -> tuple[list[str], str]:

@@ -7,10 +7,11 @@ from django.contrib.auth.models import User
 from django.db import IntegrityError, transaction
 from django.http import HttpRequest
 
-from fernbell.demo.people import DEMO_PREFIX, PEOPLE
+from fernbell.demo.people import DEMO_PREFIX, PEOPLE, is_of_the_demo
 from fernbell.server.kitchens.doors import recognized
-from fernbell.server.kitchens.models import Member, OneTimeWord
+from fernbell.server.kitchens.models import EventKind, Member, OneTimeWord
 from fernbell.server.kitchens.passwords import give_word, keep_word, set_password
+from fernbell.server.kitchens.record import put_down
 from fernbell.server.kitchens.schemas import KitchenIn, MemberIn, Preferences
 from fernbell.server.problems import Invalid, NotThere
 from fernbell.server.rows.history import note_kitchen
@@ -108,9 +109,11 @@ def add_member(request: HttpRequest, by: Member, data: MemberIn) -> Member:
         save_user(user)
         try:
             with transaction.atomic():
-                return Member.objects.create(kitchen_id=by.kitchen_id, user=user, role=data.role)
+                made = Member.objects.create(kitchen_id=by.kitchen_id, user=user, role=data.role)
         except IntegrityError as error:
             raise Invalid.field("username", HERE) from error
+        put_down(request, EventKind.ADDED, user, by=by, more=data.role)
+    return made
 
 
 HERE = "Somebody of this name is in the kitchen already."
@@ -131,7 +134,7 @@ def _again(request: HttpRequest, by: Member, known: User, data: MemberIn) -> Use
     return known
 
 
-def reset_password(by: Member, member_id: int) -> str:
+def reset_password(request: HttpRequest, by: Member, member_id: int) -> str:
     """A word that a member who forgot their password signs in with once."""
     require(by, Act.STAFF)
     member = _member(by, member_id)
@@ -139,28 +142,32 @@ def reset_password(by: Member, member_id: int) -> str:
     with transaction.atomic():
         begin(by, Act.STAFF)
         keep_word(member.user)
+        put_down(request, EventKind.WORD, member.user, by=by)
     return word
 
 
 @transaction.atomic
-def change_role(by: Member, member_id: int, role: Role) -> Member:
+def change_role(request: HttpRequest, by: Member, member_id: int, role: Role) -> Member:
     """Another role; the last chef stays chef."""
     begin(by, Act.STAFF)
     member = _member(by, member_id)
     if role != Role.CHEF:
         _keep_a_chef(by, member)
+    moved = f"{member.role} → {role}"
     member.role = role
     member.save()
+    put_down(request, EventKind.ROLE, member.user, by=by, more=moved)
     return member
 
 
 @transaction.atomic
-def remove_member(by: Member, member_id: int) -> None:
+def remove_member(request: HttpRequest, by: Member, member_id: int) -> None:
     """Out of the kitchen; the last chef stays."""
     begin(by, Act.STAFF)
     member = _member(by, member_id)
     _keep_a_chef(by, member)
     member.delete()
+    put_down(request, EventKind.REMOVED, member.user, by=by)
 
 
 def _member(by: Member, member_id: int) -> Member:
@@ -198,7 +205,7 @@ TAKEN = "This name to sign in with is taken; if it is theirs, it takes their own
 
 
 def _refuse_name(username: str) -> None:
-    if username.startswith(DEMO_PREFIX):
+    if is_of_the_demo(username):
         message = f"Names that begin with ‘{DEMO_PREFIX}’ are those of the demo kitchen."
         raise Invalid.field("username", message)
     if not PLAIN_NAME.fullmatch(username):

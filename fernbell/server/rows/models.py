@@ -99,6 +99,7 @@ class Change(models.Model):
         ordering: ClassVar = ["-at", "-id"]
         indexes: ClassVar = [
             models.Index(fields=["kitchen", "kind", "row", "revision"], name="changes_of_a_row"),
+            models.Index(fields=["kitchen", "-at", "-id"], name="changes_by_time"),
         ]
 
     def __str__(self) -> str:

@@ -1020,6 +1020,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/members/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Changes
+         * @description Every change in the kitchen, the latest first; for the chef.
+         */
+        get: operations["list_changes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Events
+         * @description What happened at the door and to who may do what, the latest first; for the chef.
+         */
+        get: operations["list_events"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/members/kitchen": {
         parameters: {
             query?: never;
@@ -1075,6 +1115,98 @@ export interface paths {
         put: operations["prefer"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/me/second": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Second Factor
+         * @description Whether one is asked for a code at the door.
+         */
+        get: operations["read_second_factor"];
+        /**
+         * Confirm Second Factor
+         * @description Ask for a code from now on; answers the recovery words.
+         */
+        put: operations["confirm_second_factor"];
+        /**
+         * Begin Second Factor
+         * @description A secret to put into an app; asked for once it is confirmed.
+         */
+        post: operations["begin_second_factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/me/second/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Drop Second Factor
+         * @description Ask for no code any more.
+         */
+        post: operations["drop_second_factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/me/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Sessions
+         * @description Where one is signed in.
+         */
+        get: operations["list_sessions"];
+        put?: never;
+        post?: never;
+        /**
+         * End Other Sessions
+         * @description End every session of one's own but this one.
+         */
+        delete: operations["end_other_sessions"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/me/sessions/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * End One Session
+         * @description End one of one's sessions.
+         */
+        delete: operations["end_one_session"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1482,6 +1614,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/kitchens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Found Another
+         * @description Found another kitchen, be its chef, and go on there.
+         */
+        post: operations["found_another"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stacks": {
         parameters: {
             query?: never;
@@ -1659,6 +1811,36 @@ export interface components {
             missed: number;
             /** Says */
             says: string;
+        };
+        /**
+         * AuditOut
+         * @description One change: who, when, of what, to which fields.
+         */
+        AuditOut: {
+            /** Action */
+            action: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Fields */
+            fields: string[];
+            /** Id */
+            id: number;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string | null;
+            /** Person */
+            person: string | null;
+            /** Revision */
+            revision: number;
+            /**
+             * Row
+             * Format: uuid
+             */
+            row: string;
         };
         /**
          * Band
@@ -1947,6 +2129,14 @@ export interface components {
              * @default false
              */
             top_only: boolean;
+        };
+        /**
+         * CodeIn
+         * @description The code an app shows now.
+         */
+        CodeIn: {
+            /** Code */
+            code: string;
         };
         /**
          * Comparison
@@ -2463,6 +2653,36 @@ export interface components {
              * Format: uuid
              */
             kitchen: string;
+        };
+        /**
+         * EventKind
+         * @description What is put down of the door, and of who may do what.
+         * @enum {string}
+         */
+        EventKind: "signed in" | "signed out" | "was refused at the door" | "was locked out for some minutes" | "ended sessions elsewhere" | "changed the password" | "was given a word that works once" | "asks for a code at the door" | "asks for no code any more" | "came in with a recovery word" | "was added" | "was given another role" | "was removed" | "founded the kitchen";
+        /**
+         * EventOut
+         * @description What happened at the door, or to who may do what.
+         */
+        EventOut: {
+            /** Address */
+            address: string;
+            /** Agent */
+            agent: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string | null;
+            /** Id */
+            id: number;
+            /** More */
+            more: string;
+            /** Person */
+            person: string | null;
+            what: components["schemas"]["EventKind"];
         };
         /**
          * Failure
@@ -4308,6 +4528,24 @@ export interface components {
             name_label: string;
         };
         /**
+         * NewKitchen
+         * @description Another kitchen of one's own, with or without things to start from.
+         */
+        NewKitchen: {
+            /** Kitchen */
+            kitchen: string;
+            /**
+             * Starter
+             * @default true
+             */
+            starter: boolean;
+            /**
+             * Time Zone
+             * @default UTC
+             */
+            time_zone: string;
+        };
+        /**
          * Note
          * @description What to do otherwise: about temperatures, tempering, order, waits, allergens.
          */
@@ -4390,6 +4628,14 @@ export interface components {
             working: components["schemas"]["Working"];
         };
         /**
+         * OwnPassword
+         * @description One's password, for what asks for it again.
+         */
+        OwnPassword: {
+            /** Password */
+            password: string;
+        };
+        /**
          * Pack
          * @description A pack as it is bought; its prices in the order of their days.
          */
@@ -4404,6 +4650,13 @@ export interface components {
              */
             prices: components["schemas"]["Price"][];
         };
+        /** Page[AuditOut] */
+        Page_AuditOut_: {
+            /** Items */
+            items: components["schemas"]["AuditOut"][];
+            /** Total */
+            total: number;
+        };
         /** Page[ChangeOut] */
         Page_ChangeOut_: {
             /** Items */
@@ -4415,6 +4668,13 @@ export interface components {
         Page_DessertBrief_: {
             /** Items */
             items: components["schemas"]["DessertBrief"][];
+            /** Total */
+            total: number;
+        };
+        /** Page[EventOut] */
+        Page_EventOut_: {
+            /** Items */
+            items: components["schemas"]["EventOut"][];
             /** Total */
             total: number;
         };
@@ -5003,6 +5263,14 @@ export interface components {
             without_density: string[];
         };
         /**
+         * RecoveryOut
+         * @description Words that stand in for a code, each once; they are shown this once.
+         */
+        RecoveryOut: {
+            /** Words */
+            words: string[];
+        };
+        /**
          * RefitIn
          * @description Another mold for a dessert as it is drawn.
          */
@@ -5297,6 +5565,28 @@ export interface components {
             slices: components["schemas"]["Slice"][];
         };
         /**
+         * SecondOut
+         * @description Whether a code is asked for at the door, and how many recovery words are left.
+         */
+        SecondOut: {
+            /** On */
+            on: boolean;
+            /** Recovery Left */
+            recovery_left: number;
+        };
+        /**
+         * SecretOut
+         * @description What goes into an app that shows codes: as letters, as an address, as a picture (SVG).
+         */
+        SecretOut: {
+            /** Picture */
+            picture: string;
+            /** Secret */
+            secret: string;
+            /** Url */
+            url: string;
+        };
+        /**
          * Section
          * @description What a reading tells.
          * @enum {string}
@@ -5469,9 +5759,11 @@ export interface components {
         };
         /**
          * SignIn
-         * @description Name and password; with a one-time word, the password that is to be from now on.
+         * @description Name and password; a code where one is asked for; with a one-time word, a password to be.
          */
         SignIn: {
+            /** Code */
+            code?: string | null;
             /** New Password */
             new_password?: string | null;
             /** Password */
@@ -6323,6 +6615,22 @@ export interface components {
             shapes: components["schemas"]["Shape"][];
             /** Title */
             title: string;
+        };
+        /**
+         * VisitOut
+         * @description Where somebody is signed in.
+         */
+        VisitOut: {
+            /** Address */
+            address: string;
+            /** Agent */
+            agent: string;
+            /** Begun At */
+            begun_at: string | null;
+            /** Here */
+            here: boolean;
+            /** Id */
+            id: string;
         };
         /**
          * VocabularyOut
@@ -8526,6 +8834,70 @@ export interface operations {
             };
         };
     };
+    list_changes: {
+        parameters: {
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_AuditOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    list_events: {
+        parameters: {
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_EventOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     describe_kitchen: {
         parameters: {
             query?: never;
@@ -8613,6 +8985,219 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
                 };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    read_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    confirm_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    begin_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPassword"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecretOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    drop_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPassword"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    list_sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    end_other_sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    end_one_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem */
             default: {
@@ -9445,6 +10030,39 @@ export interface operations {
         responses: {
             /** @description OK */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    found_another: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewKitchen"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
