@@ -3,6 +3,7 @@
 Codes are checked and held back after wrong ones by django-otp, whose tables keep the secrets.
 """
 
+import base64
 import io
 import secrets
 from typing import Any
