@@ -1,7 +1,10 @@
 """What all tests share."""
 
+import tempfile
+from collections.abc import Iterator
 from pathlib import Path
 
+import pytest
 from hypothesis import settings
 
 # The same examples on every run, and no clock that a slow machine could fail.
@@ -9,3 +12,19 @@ settings.register_profile("steady", derandomize=True, deadline=None)
 settings.load_profile("steady")
 
 ROOT = Path(__file__).parents[1]
+
+
+@pytest.fixture
+def open_folder() -> Iterator[Path]:
+    """A folder the account `postgres` can reach."""
+    with tempfile.TemporaryDirectory(prefix="fernbell-test-") as folder:
+        Path(folder).chmod(0o755)
+        yield Path(folder)
+
+
+@pytest.fixture
+def data(open_folder: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
+    """The data folder, the test's own."""
+    monkeypatch.setenv("FERNBELL_DATA", str(open_folder / "data"))
+    (open_folder / "data").mkdir()
+    return open_folder / "data"

@@ -4,6 +4,7 @@ import { brotliCompressSync, gzipSync } from 'node:zlib'
 
 import vue from '@vitejs/plugin-vue'
 import type { Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 
 const TEXT = /\.(js|css|html|svg)$/
@@ -30,7 +31,26 @@ function compressed(): Plugin {
 }
 
 export default defineConfig({
-  plugins: [vue(), compressed()],
+  plugins: [
+    vue(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'worker',
+      filename: 'sw.ts',
+      injectRegister: false,
+      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'] },
+      manifest: {
+        name: 'Fern Bell',
+        short_name: 'Fern Bell',
+        description: 'A bench companion for a pastry kitchen',
+        theme_color: '#1f4233',
+        background_color: '#fafcf8',
+        display: 'standalone',
+        icons: [{ src: '/bell.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+    }),
+    compressed(),
+  ],
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:8615' } },
   test: {

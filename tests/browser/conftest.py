@@ -38,7 +38,8 @@ def browser_type_launch_args() -> dict[str, Any]:
 
 @pytest.fixture(scope="session")
 def browser_context_args() -> dict[str, Any]:
-    return {"viewport": {"width": 1280, "height": 800}}
+    """Without the service worker, whose requests no test could answer in the kitchen's place."""
+    return {"viewport": {"width": 1280, "height": 800}, "service_workers": "block"}
 
 
 @pytest.fixture

@@ -4,8 +4,7 @@ import os
 import shutil
 import subprocess
 import sys
-import tempfile
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from pathlib import Path
 
 import pytest
@@ -44,19 +43,3 @@ def fern(checkout: Path) -> Run:
         )
 
     return run
-
-
-@pytest.fixture
-def open_folder() -> Iterator[Path]:
-    """A folder the account `postgres` can reach."""
-    with tempfile.TemporaryDirectory(prefix="fernbell-test-") as folder:
-        Path(folder).chmod(0o755)
-        yield Path(folder)
-
-
-@pytest.fixture
-def data(open_folder: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
-    """The data folder, the test's own."""
-    monkeypatch.setenv("FERNBELL_DATA", str(open_folder / "data"))
-    (open_folder / "data").mkdir()
-    return open_folder / "data"

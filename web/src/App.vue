@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import ConfigProvider from 'ant-design-vue/es/config-provider'
-import { defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 
+import { away } from './api/away'
+import { useLeft } from './api/left'
 import { signedOut } from './api/signedOut'
 import { useEventListener } from './kit/useEventListener'
 import { useWorking } from './kit/working'
 import { commandFor, isTyping } from './shell/commands'
 import { useSession } from './shell/session'
-import { fetchRooms, router, unreached } from './shell/routes'
+import { fetchRooms, ROOM_OF, router, unreached } from './shell/routes'
 import { theme } from './shell/theme'
 import TopStrip from './shell/TopStrip.vue'
 
@@ -20,6 +23,20 @@ const WorkingDrawer = defineAsyncComponent(() => import('./kit/WorkingDrawer.vue
 const { session, person, error } = useSession()
 const { open: working } = useWorking()
 const asking = ref(false)
+const { left, sendAll, letGo } = useLeft()
+const route = useRoute()
+/** Where the row itself is open, it says so there. */
+const leftElsewhere = computed(() => left.value.filter((one) => one.id !== route.params.id))
+/** What earlier visits could not save is sent when its owner is here, and back. */
+watch(
+  () => person.value && !signedOut.value && `${person.value.username} ${person.value.kitchen.id}`,
+  (here) => here && void sendAll(),
+  { immediate: true },
+)
+watch(
+  () => route.params.id,
+  () => left.value.length && void sendAll(),
+)
 const keysShown = ref(false)
 /** Fetched when there is time, so that what is typed after the keys finds it there. */
 onMounted(() => setTimeout(() => Promise.allSettled([loadWhatNext(), fetchRooms()]), 1500))
@@ -58,6 +75,20 @@ useEventListener('keydown', (event) => {
             <button type="button" class="deed small" @click="router.push(unreached)">
               Try again
             </button>
+          </p>
+          <p v-if="away" class="unreached" role="status">
+            The kitchen does not answer. You see what was known; it is asked again by itself.
+          </p>
+          <p v-for="one in leftElsewhere" :key="one.place" class="unreached" role="alert">
+            What you did to <strong>{{ one.name }}</strong> could not be saved:
+            {{ one.problem.detail }}
+            <RouterLink
+              v-if="one.problem.status === 409"
+              class="deed small"
+              :to="`/${ROOM_OF[one.shelf] ?? one.shelf}/${one.id}`"
+              >Look at it</RouterLink
+            >
+            <button type="button" class="deed small" @click="letGo(one)">Let it go</button>
           </p>
           <RouterView />
         </main>

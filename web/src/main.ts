@@ -7,7 +7,8 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 
 import { Problem } from './api/client'
-import { AGAIN_MS } from './api/draft'
+import { AGAIN_MS } from './api/again'
+import { whenBack } from './api/away'
 import { readHouse } from './api/house'
 import { whenOthersChange } from './api/version'
 import App from './App.vue'
@@ -32,5 +33,8 @@ const queries = new QueryClient({
 whenOthersChange(
   () => void queries.invalidateQueries({ predicate: (one) => one.queryKey[0] !== 'session' }),
 )
+/** What stood in while nobody answered is asked for anew. */
+whenBack(() => void queries.invalidateQueries())
 void readHouse()
+if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js')
 createApp(App).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app')

@@ -2,6 +2,7 @@
 import createClient from 'openapi-fetch'
 
 import type { components, paths } from './schema'
+import { noteAway } from './away'
 import { signedOut } from './signedOut'
 import { hear } from './version'
 
@@ -57,7 +58,8 @@ for (const client of [api, anywhere]) {
       return request
     },
     onResponse({ response }) {
-      hear(response)
+      if (response.headers.has('Kept')) noteAway()
+      else hear(response)
     },
   })
 }
@@ -74,16 +76,21 @@ export async function take<T>(answer: Promise<Answer<T>>): Promise<T> {
   try {
     got = await answer
   } catch {
+    noteAway()
     throw new Problem(0, 'The kitchen server does not answer. What you see may be old.')
   }
   if (!got.response.ok) throw problemOf(got.response.status, got.error)
   return got.data as T
 }
 
+/** The kitchen's database is away, or what stands before it finds nobody. */
+const AWAY = new Set([502, 503, 504])
+
 /** What stands before the server may refuse in words of its own, or in none. */
 function problemOf(status: number, said: Partial<ProblemOut> | string = {}): Problem {
   const told = typeof said === 'string' ? {} : said
   if (status === 401) signedOut.value = true
+  if (AWAY.has(status)) noteAway()
   return new Problem(status, told.detail ?? `The server answered ${status}.`, told.errors, told)
 }
 

@@ -1,13 +1,11 @@
 /** One row on the screen: what is shown, what is saved, and what could not be saved. */
 import { computed, onScopeDispose, ref, type Ref, shallowRef, type ShallowRef, watch } from 'vue'
 
+import { AGAIN_MS } from './again'
 import { Problem } from './client'
 import { type Shelf, type Shelves, useRow, useWrites } from './shelves'
 import { signedOut } from './signedOut'
-import { dropUnsaved, keepUnsaved, unsavedOf } from './unsaved'
-
-/** How long to wait before the server is asked again after silence. */
-export const AGAIN_MS = 3000
+import { claimOwn, dropUnsaved, holdBack, keepUnsaved, takeLeft } from './unsaved'
 
 /** Not this entry, not by this person, not this row: asking again would change nothing. */
 const REFUSED = new Set([400, 403, 404, 422])
@@ -30,12 +28,17 @@ export function useDraft<S extends Shelf>(
   /** The row the draft belongs to, and the edit that goes out with the next save. */
   let shown: string | undefined
   let pending: { id: string; data: Entry } | null = null
+  /** Ends that what is kept of the row is this page's to send. */
+  let free: (() => void) | null = null
+  /** While what an earlier visit left is looked for, an edit waits: it goes on from there. */
+  let resuming: Promise<void> | null = null
   /** Counts the times somebody else's save came in. */
   const foreign = ref(0)
 
   function show(saved: Full | undefined) {
     const wanted = id()
     if (wanted !== shown) {
+      leave()
       shown = undefined
       draft.value = null
       base.value = null
@@ -51,14 +54,28 @@ export function useDraft<S extends Shelf>(
     revisions.set(saved.id, saved.revision)
     draft.value = entryOf(saved)
     base.value = draft.value
-    if (first) void resume(saved.id)
+    if (first) resuming = resume(saved.id).finally(() => (resuming = null))
   }
   watch([id, row.data], () => show(row.data.value as Full | undefined), { immediate: true })
 
+  /** What is kept of this row from now on is this page's to send, as long as it is shown. */
+  async function hold(at: string) {
+    const claimed = await claimOwn(shelf, at)
+    if (free || shown !== at) claimed?.()
+    else free = claimed
+  }
+
+  /** Another row is shown, or none: whoever wants may go on with what was left of this one. */
+  function leave() {
+    free?.()
+    free = null
+  }
+
   /** Go on with what an earlier visit could not save; if it is stale by now, that is told. */
   async function resume(at: string) {
-    const left = unsavedOf<Entry>(shelf, at)
-    if (!left) return
+    const left = await takeLeft<Entry>(shelf, at)
+    if (!left || shown !== at) return
+    void hold(at)
     revisions.set(at, left.revision)
     draft.value = left.data
     pending = { id: at, data: left.data }
@@ -67,10 +84,12 @@ export function useDraft<S extends Shelf>(
 
   /** Show a change at once and save it; changes made while saving go with the next save. */
   async function edit(changed: Partial<Entry>) {
+    if (resuming) await resuming
     if (!draft.value || !shown) return
+    void hold(shown)
     draft.value = { ...draft.value, ...changed }
     pending = { id: shown, data: draft.value }
-    keepUnsaved(shelf, shown, { revision: revisions.get(shown) ?? 1, data: draft.value })
+    void keepUnsaved(shelf, shown, { revision: revisions.get(shown) ?? 1, data: draft.value })
     // What is stale stays so until one chooses; silence is asked again by itself.
     if (!saving.value && problem.value?.status !== 409) await save()
   }
@@ -92,14 +111,15 @@ export function useDraft<S extends Shelf>(
         const saved = await change.mutateAsync({ id: to, revision, data })
         revisions.set(to, saved.revision)
         if (to === shown) base.value = data
-        if (!pending) dropUnsaved(shelf, to)
+        if (!pending) await dropUnsaved(shelf, to)
       }
       problem.value = null
     } catch (error) {
       if (!(error instanceof Problem)) throw error
       if (sent?.id === shown) problem.value = error
       // A refused entry is not worth keeping for later; everything else may yet be saved.
-      if (sent && REFUSED.has(error.status)) dropUnsaved(shelf, sent.id)
+      if (sent && REFUSED.has(error.status)) await dropUnsaved(shelf, sent.id)
+      else if (sent) holdBack(shelf, sent.id)
     } finally {
       saving.value = false
     }
@@ -110,7 +130,7 @@ export function useDraft<S extends Shelf>(
     problem.value = null
     pending = null
     draft.value = base.value
-    if (shown) dropUnsaved(shelf, shown)
+    if (shown) await dropUnsaved(shelf, shown)
     const { data } = await row.refetch()
     show(data as Full | undefined)
   }
@@ -122,7 +142,7 @@ export function useDraft<S extends Shelf>(
     if (theirs) revisions.set(shown, theirs)
     draft.value = data
     pending = { id: shown, data }
-    keepUnsaved(shelf, shown, { revision: revisions.get(shown) ?? 1, data })
+    void keepUnsaved(shelf, shown, { revision: revisions.get(shown) ?? 1, data })
     await save()
   }
 
@@ -135,6 +155,7 @@ export function useDraft<S extends Shelf>(
   const timer = setInterval(again, AGAIN_MS)
   window.addEventListener('online', again)
   onScopeDispose(() => {
+    leave()
     clearInterval(timer)
     window.removeEventListener('online', again)
   })

@@ -2,7 +2,7 @@
 import { shallowRef } from 'vue'
 
 import { api, take } from './client'
-import { AGAIN_MS } from './draft'
+import { AGAIN_MS } from './again'
 import type { FieldWords, House, RuleWords } from './types'
 
 const NO_FIGURES: House['pantry']['states'] = {

@@ -51,7 +51,7 @@ const PAGE = 100
 export type New<S extends Shelf> = Partial<Shelves[S]['entry']> & { name: string }
 
 /** One typed set of requests a shelf; the paths differ only in its name. */
-function requests<S extends Shelf>(shelf: S) {
+export function requests<S extends Shelf>(shelf: S) {
   type Brief = Shelves[S]['brief']
   type Full = Shelves[S]['full']
   type Entry = Shelves[S]['entry']

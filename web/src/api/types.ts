@@ -3,6 +3,13 @@ import type { components } from './schema'
 
 type Schemas = components['schemas']
 
+export type Visit = Schemas['VisitOut']
+export type Second = Schemas['SecondOut']
+export type SecondSecret = Schemas['SecretOut']
+export type RecoveryWords = Schemas['RecoveryOut']
+export type AuditedChange = Schemas['AuditOut']
+export type DoorEvent = Schemas['EventOut']
+export type SignInEntry = Schemas['SignIn']
 export type Dessert = Schemas['DessertOut']
 export type DessertBrief = Schemas['DessertBrief']
 export type FormulaLook = Schemas['FormulaLook']

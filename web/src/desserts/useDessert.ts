@@ -3,7 +3,8 @@ import { useQuery } from '@tanstack/vue-query'
 import { onScopeDispose, shallowRef, watch } from 'vue'
 
 import { api, Problem, take } from '../api/client'
-import { AGAIN_MS, useDraft } from '../api/draft'
+import { AGAIN_MS } from '../api/again'
+import { useDraft } from '../api/draft'
 import type { Bite, Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '../api/types'
 import { FIRST } from './sizes'
 

@@ -10,7 +10,8 @@ const emit = defineEmits<{ reload: []; insist: []; compare: [] }>()
   <div v-if="problem.isSilence" class="notice silence" role="status">
     <p>
       <strong>{{ problem.status ? problem.detail : 'No connection.' }}</strong> Work goes on; it is
-      saved as soon as the kitchen server answers.
+      kept on this device and saved as soon as the kitchen server answers and Fern Bell is open
+      here. It is not saved yet.
     </p>
     <button type="button" class="deed small" @click="emit('insist')">Try now</button>
   </div>

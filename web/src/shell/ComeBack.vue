@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The session ended over one's work: the password is asked, and nothing on the screen is lost. */
 import Modal from 'ant-design-vue/es/modal'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 import { Problem } from '../api/client'
 import TextField from '../kit/TextField.vue'
@@ -10,6 +10,7 @@ import { useSession } from './session'
 
 const { session, person, comeBack, signOut } = useSession()
 const password = ref('')
+const code = ref('')
 const field = ref<InstanceType<typeof TextField> | null>(null)
 useFirstFocus(field)
 const isShipped = computed(() =>
@@ -21,8 +22,11 @@ const problem = computed(() =>
 const enter = () =>
   comeBack.mutate({
     username: person.value?.username ?? '',
-    password: isShipped.value ? null : password.value,
+    ...(isShipped.value ? {} : { password: password.value, code: code.value || null }),
   })
+/** Asked for once, it stays: a wrong one is typed over. */
+const asksCode = ref(false)
+watch(problem, (now) => (asksCode.value ||= Boolean(now?.at('code'))))
 </script>
 
 <template>
@@ -38,7 +42,14 @@ const enter = () =>
         autocomplete="current-password"
         :error="problem?.at('password')"
       />
-      <p v-if="problem && !problem.at('password')" class="wrong" role="alert">
+      <TextField
+        v-if="asksCode"
+        v-model="code"
+        label="Code of your app"
+        autocomplete="one-time-code"
+        :error="problem?.at('code')"
+      />
+      <p v-if="problem && !problem.errors.length" class="wrong" role="alert">
         {{ problem.detail }}
       </p>
       <span class="deeds">

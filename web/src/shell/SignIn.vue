@@ -14,6 +14,7 @@ const entry = reactive({
   username: '',
   password: '',
   new_password: '',
+  code: '',
   starter: true,
 })
 const first = computed(() => session.value?.first_visit ?? false)
@@ -28,6 +29,9 @@ const problem = computed(() => {
 /** Whoever comes in with a word that works once is asked for a password of their own. */
 const choosing = ref(false)
 watch(problem, (now) => (choosing.value ||= Boolean(now?.at('new_password'))))
+/** Whoever asked for it is asked for a code. */
+const asksCode = ref(false)
+watch(problem, (now) => (asksCode.value ||= Boolean(now?.at('code'))))
 
 function submit() {
   if (first.value) {
@@ -35,8 +39,13 @@ function submit() {
     const time_zone = Intl.DateTimeFormat().resolvedOptions().timeZone
     return found.mutate({ kitchen, name, username, password, starter, time_zone })
   }
-  const { username, password } = entry
-  signIn.mutate({ username, password, new_password: entry.new_password || null })
+  const { username, password, new_password, code } = entry
+  signIn.mutate({
+    username,
+    password,
+    new_password: new_password || null,
+    code: code || null,
+  })
 }
 </script>
 
@@ -102,8 +111,16 @@ function submit() {
           hint="At least 10 characters"
           :error="problem?.at('new_password')"
         />
+        <TextField
+          v-if="asksCode"
+          v-model="entry.code"
+          label="Code of your app"
+          autocomplete="one-time-code"
+          hint="Or a recovery word"
+          :error="problem?.at('code')"
+        />
         <Checkbox v-if="first" v-model:checked="entry.starter">
-          Start with a pantry of common ingredients and five molds
+          Start with a pantry of common ingredients and fifty molds
         </Checkbox>
         <button
           class="deed main"

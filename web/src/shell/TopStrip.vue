@@ -11,6 +11,8 @@ import { useSession } from './session'
 
 const SettingsDialog = defineAsyncComponent(() => import('./SettingsDialog.vue'))
 const MembersDialog = defineAsyncComponent(() => import('./MembersDialog.vue'))
+const DoorDialog = defineAsyncComponent(() => import('./DoorDialog.vue'))
+const KitchenDialog = defineAsyncComponent(() => import('./KitchenDialog.vue'))
 const PasswordDialog = defineAsyncComponent(() => import('./PasswordDialog.vue'))
 
 const router = useRouter()
@@ -22,6 +24,8 @@ const { session, person, isChef, mayWrite, signOut, enterKitchen } = useSession(
 const membersOpen = ref(false)
 const settingsOpen = ref(false)
 const passwordOpen = ref(false)
+const doorOpen = ref(false)
+const foundingOpen = ref(false)
 /** The people of the demo kitchen come in with one click. */
 const hasPassword = computed(() => {
   const shipped = session.value?.demo_people.map((one) => one.username) ?? []
@@ -82,6 +86,13 @@ const others = computed(() =>
           <MenuItem v-if="hasPassword" key="password" @click="passwordOpen = true">
             Change my password
           </MenuItem>
+          <MenuItem key="door" @click="doorOpen = true">How I come in</MenuItem>
+          <MenuItem v-if="hasPassword" key="found" @click="foundingOpen = true">
+            Found another kitchen
+          </MenuItem>
+          <MenuItem v-if="isChef" key="record" @click="router.push('/record')">
+            What happened here
+          </MenuItem>
           <MenuItem key="words" @click="router.push('/words')">What the words mean</MenuItem>
           <MenuItem key="keys" @click="emit('keys')">Keys</MenuItem>
           <MenuDivider />
@@ -91,6 +102,8 @@ const others = computed(() =>
     </Dropdown>
     <SettingsDialog v-if="settingsOpen" @close="settingsOpen = false" />
     <PasswordDialog v-if="passwordOpen" @close="passwordOpen = false" />
+    <DoorDialog v-if="doorOpen" :has-password="hasPassword" @close="doorOpen = false" />
+    <KitchenDialog v-if="foundingOpen" @close="foundingOpen = false" />
     <MembersDialog v-if="membersOpen" @close="membersOpen = false" />
   </header>
 </template>

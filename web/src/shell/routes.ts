@@ -9,6 +9,9 @@ export const ROOMS = [
   { to: '/molds', name: 'Molds' },
 ]
 
+/** The room in which a shelf is worked on, where it is called otherwise. */
+export const ROOM_OF: Record<string, string> = { ingredients: 'pantry' }
+
 const ROOM_FILES = [
   () => import('../desserts/DessertsRoom.vue'),
   () => import('../desserts/SheetsRoom.vue'),
@@ -55,6 +58,7 @@ export const router = createRouter({
     },
     { path: '/pantry/:id?', component: pantry, props: true },
     { path: '/molds/:id?', component: molds, props: true },
+    { path: '/record', component: () => import('./RecordPage.vue') },
     { path: '/words', component: () => import('./GlossaryPage.vue') },
     { path: '/:rest(.*)*', component: () => import('./NotHere.vue') },
   ],

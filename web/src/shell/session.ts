@@ -3,26 +3,35 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import { api, take } from '../api/client'
+import { forgetKept } from '../api/away'
 import { forgetKnown } from '../api/known'
 import { signedOut } from '../api/signedOut'
+import { ownedBy } from '../api/unsaved'
 import { forgetVersion } from '../api/version'
-import type { KitchenFacts, Preferences, Session } from '../api/types'
+import type { KitchenFacts, Preferences, Session, SignInEntry } from '../api/types'
 import { preferences } from '../kit/units'
 
 const KEY = ['session']
 
 const WHO = 'fernbell.who'
 
-/** Steps and unsaved drafts in this tab are of whoever was here before; nobody else sees them. */
-function forgetOthers({ person }: Session) {
+/** By password and, where it is asked for, a code; the people of the demo by their name alone. */
+type ComingBack = { username: string } | SignInEntry
+
+/** Steps in this tab, and what this browser kept, are of whoever was here before. */
+async function forgetOthers({ person }: Session) {
   if (!person || person.username === sessionStorage.getItem(WHO)) return
   sessionStorage.clear()
   sessionStorage.setItem(WHO, person.username)
+  await forgetKept()
 }
 
-/** Figures are read as this person reads them. */
+/** Figures are read as this person reads them, and what is not saved is theirs. */
 function readAs(session: Session): Session {
-  if (session.person) preferences.value = session.person.preferences
+  if (session.person) {
+    preferences.value = session.person.preferences
+    ownedBy(session.person.username, session.person.kitchen.id)
+  }
   return session
 }
 
@@ -44,7 +53,7 @@ export function useSession() {
         client.removeQueries({ predicate: (one) => one.queryKey[0] !== 'session' })
         client.setQueryData(KEY, readAs(session))
         signedOut.value = false
-        forgetOthers(session)
+        void forgetOthers(session)
       },
     })
   /** Who one is stays; what is worked out may read otherwise now. */
@@ -63,17 +72,13 @@ export function useSession() {
     person,
     mayWrite: computed(() => role.value === 'chef' || role.value === 'cook'),
     isChef: computed(() => role.value === 'chef'),
-    signIn: enter((body: { username: string; password: string; new_password: string | null }) =>
-      take<Session>(api.POST('/api/session', { body })),
-    ),
+    signIn: enter((body: SignInEntry) => take<Session>(api.POST('/api/session', { body }))),
     /** Back in as the same person: everything on the screen stays, and is asked anew. */
     comeBack: useMutation({
-      mutationFn: ({ username, password }: { username: string; password: string | null }) =>
-        password === null
-          ? take<Session>(api.POST('/api/session/demo', { body: { username } }))
-          : take<Session>(
-              api.POST('/api/session', { body: { username, password, new_password: null } }),
-            ),
+      mutationFn: ({ username, ...proof }: ComingBack) =>
+        'password' in proof
+          ? take<Session>(api.POST('/api/session', { body: { username, ...proof } }))
+          : take<Session>(api.POST('/api/session/demo', { body: { username } })),
       onSuccess: (session: Session) => {
         client.setQueryData(KEY, readAs(session))
         signedOut.value = false
@@ -93,6 +98,9 @@ export function useSession() {
         time_zone: string
       }) => take<Session>(api.POST('/api/session/first-chef', { body })),
     ),
+    foundAnother: enter((body: { kitchen: string; starter: boolean; time_zone: string }) =>
+      take<Session>(api.POST('/api/session/kitchens', { body })),
+    ),
     enterKitchen: enter((kitchen: string) =>
       take<Session>(api.PUT('/api/session/kitchen', { body: { kitchen } })),
     ),
@@ -107,6 +115,7 @@ export function useSession() {
     ),
     signOut: enter(async () => {
       await take(api.DELETE('/api/session'))
+      await forgetKept()
       return take<Session>(api.GET('/api/session'))
     }),
   }

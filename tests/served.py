@@ -1,0 +1,53 @@
+"""A kitchen served as `./fern start` serves it: its PostgreSQL, the app server, real requests."""
+
+import contextlib
+from collections.abc import Iterator
+
+import requests
+
+from ops.application import Door, application, environment, prepare_database
+from ops.postgres import Cluster, free_port, throwaway
+from ops.supervise import Child
+
+DATABASE = "fernbell_demo"
+
+
+@contextlib.contextmanager
+def demo_cluster() -> Iterator[Cluster]:
+    """A cluster of its own with the demo kitchen."""
+    with throwaway() as cluster:
+        cluster.ensure_database(DATABASE)
+        prepare_database(environment(cluster, DATABASE, demo=True), demo=True)
+        yield cluster
+
+
+@contextlib.contextmanager
+def served(cluster: Cluster, door: Door | None = None) -> Iterator[tuple[str, Child]]:
+    """The demo kitchen of a cluster, served: its address on this machine, and the app server."""
+    at = door or Door(free_port())
+    with application(environment(cluster, DATABASE, demo=True), at) as server:
+        yield at.local, server
+
+
+class Visitor(requests.Session):
+    """Somebody with a browser's cookies, at one kitchen."""
+
+    def __init__(self, site: str, person: str = "demo-ottilie") -> None:
+        super().__init__()
+        self.trust_env = False
+        self.site = site
+        self.come_in(person)
+
+    def come_in(self, person: str) -> None:
+        """Sign in as somebody of the demo kitchen."""
+        self.ask("get", "/api/session")
+        self.ask("post", "/api/session/demo", json={"username": person}).raise_for_status()
+
+    def ask(self, method: str, path: str, **more: object) -> requests.Response:
+        """A request as the page makes it."""
+        headers = {"X-CSRFToken": self.cookies.get("csrftoken", ""), "Referer": self.site}
+        return self.request(method, self.site + path, headers=headers, timeout=30, **more)
+
+    def rows(self, shelf: str) -> list[dict]:
+        """Every row of a shelf, in brief."""
+        return self.ask("get", f"/api/{shelf}?limit=200").json()["items"]
