@@ -97,7 +97,7 @@ def prepare_database(env: Mapping[str, str], *, demo: bool) -> None:
 @contextlib.contextmanager
 def application(env: Mapping[str, str], door: Door) -> Iterator[Child]:
     """The app server as a child that is watched, answering."""
-    workers = max(2, min(4, os.cpu_count() or 2))
+    workers = max(2, min(8, os.cpu_count() or 2))
     command = [install.PYTHON, "-m", "gunicorn", "fernbell.server.wsgi", "--chdir", ROOT]
     command += ["--bind", f"{door.bind}:{door.port}", "--workers", str(workers), "--threads", "4"]
     command += ["--preload", "--no-control-socket", "--graceful-timeout", "5"]

@@ -218,11 +218,11 @@ def installed(major: int | None) -> Path:
 
 
 @contextlib.contextmanager
-def throwaway() -> Iterator[Cluster]:
+def throwaway(*, durable: bool = False) -> Iterator[Cluster]:
     """A running cluster for tests and pictures, gone afterwards."""
     with tempfile.TemporaryDirectory(prefix="fernbell-") as folder:
         Path(folder).chmod(0o755)
-        cluster = Cluster(Path(folder) / "pg", durable=False)
+        cluster = Cluster(Path(folder) / "pg", durable=durable)
         cluster.prepare()
         cluster.start()
         try:

@@ -14,7 +14,7 @@ from ops.logs import put_by, shorten
 from ops.run import LOGS
 from ops.say import Stop, complain
 
-FIRST_PAUSE_S, LONGEST_PAUSE_S = 1.0, 30.0
+FIRST_PAUSE_S, LONGEST_PAUSE_S = 1.0, 8.0
 STEADY_S, LOOKS_AT_LOG_S = 60.0, 60.0
 """After so long a process counts as well again: its next pause is short."""
 

@@ -30,12 +30,13 @@ AT_ONCE = ("-n", str(os.cpu_count() or 1), "--dist", "loadfile", "--durations", 
 
 
 def test(arguments: list[str]) -> int:
-    """All checks and tests; with arguments, only pytest with them."""
+    """All checks and tests, the long ones in full with --long; else only pytest as asked."""
     install_all(browser=True, dev=True)
-    failed = [] if arguments else _checked()
+    whole = arguments in ([], ["--long"])
+    failed = _checked() if whole else []
     with throwaway() as cluster:
         env = environment(cluster, "fernbell", demo=False)
-        command = [BIN / "python", "-m", "pytest", *(arguments or AT_ONCE)]
+        command = [BIN / "python", "-m", "pytest", *(AT_ONCE if whole else ()), *arguments]
         if not _ok("pytest", command, ROOT, env):
             failed.append("pytest")
     if failed:

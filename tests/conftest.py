@@ -11,6 +11,12 @@ from hypothesis import settings
 settings.register_profile("steady", derandomize=True, deadline=None)
 settings.load_profile("steady")
 
+
+def pytest_addoption(parser: pytest.Parser) -> None:
+    """`--long`: the tests that hold for long, in full."""
+    parser.addoption("--long", action="store_true", help="hours of a kitchen, not minutes")
+
+
 ROOT = Path(__file__).parents[1]
 
 

@@ -13,9 +13,9 @@ DATABASE = "fernbell_demo"
 
 
 @contextlib.contextmanager
-def demo_cluster() -> Iterator[Cluster]:
-    """A cluster of its own with the demo kitchen."""
-    with throwaway() as cluster:
+def demo_cluster(*, durable: bool = False) -> Iterator[Cluster]:
+    """A cluster of its own with the demo kitchen; a durable one survives being killed."""
+    with throwaway(durable=durable) as cluster:
         cluster.ensure_database(DATABASE)
         prepare_database(environment(cluster, DATABASE, demo=True), demo=True)
         yield cluster
