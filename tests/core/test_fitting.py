@@ -1,6 +1,7 @@
 """Fits meet their demands by least change, or name the fewest that conflict."""
 
 import itertools
+import sys
 from collections.abc import Iterable
 from dataclasses import replace
 
@@ -25,6 +26,7 @@ from fernbell.core.fitting import (
     fit,
     says,
 )
+from fernbell.core.fitting.solve import most_solves
 from fernbell.core.formulas import FIGURES, Book, Figure, Formula, Line, Lines, compose
 from fernbell.demo.book import demo_book
 
@@ -172,6 +174,52 @@ def test_a_conflict_names_the_fewest_demands_in_kitchen_words() -> None:
     assert [line.mass_g for line in found.formula.lines[:2]] == [248, 214]
     missed = [one.says for one in found.asked if one.missed]
     assert missed == ["set number at least 1.5"]
+
+
+def test_a_conflict_that_is_too_long_to_tell_apart_says_so(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    least = fit(GANACHE, CONFLICT)
+    assert least.told_apart
+    monkeypatch.setattr(sys.modules[fit.__module__], "MOST_CONFLICT_WORK", 1)
+    found = fit(GANACHE, CONFLICT)
+    assert not found.told_apart
+    assert set(least.conflict) < set(found.conflict)
+    assert found.exact_g == least.exact_g
+
+
+def test_three_hundred_lines_with_forty_demands_are_bounded(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    """Lines × rows × solves over all its searches; it was forty-two searches before."""
+    own = GANACHE.formula.lines
+    lines = tuple(replace(own[i % 4], key=f"l{i}", mass_g=50 + i) for i in range(300))
+    large = replace(GANACHE.formula, lines=lines)
+    of = Lines(Book(DEMO.ingredients, (large,)), large, {})
+    # All forty are needed: each locks a line, and the last asks for what they do not allow.
+    locks = tuple(Locked(f"l{i}") for i in range(300))
+    demands: tuple[Demand, ...] = (*locks[:39], *(Reads(FAT, None, 1.0),))
+    work: list[int] = []
+    real = sys.modules[fit.__module__].nearest
+
+    def counted(lines: Lines, rows: tuple[object, ...], begin: object) -> object:
+        found = real(lines, rows, begin)
+        work.append(found.solves * len(lines.formula.lines) * max(1, len(rows)))
+        return found
+
+    monkeypatch.setattr(sys.modules[fit.__module__], "nearest", counted)
+    found = fit(of, demands)
+    assert not found.met
+    assert "fat at most 1 %" in found.conflict
+    assert sum(work) < 400_000
+
+
+@pytest.mark.parametrize(
+    ("lines", "rows", "solves"),
+    [(4, 3, 40), (20, 10, 40), (100, 40, 25), (300, 41, 8), (300, 400, 4), (1, 0, 40)],
+)
+def test_a_large_search_solves_less_often(lines: int, rows: int, solves: int) -> None:
+    assert most_solves(lines, rows) == solves
 
 
 FIGURE_DEMANDS = st.sampled_from(

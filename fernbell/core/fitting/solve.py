@@ -15,7 +15,9 @@ MOST_TIMES = 5.0
 MISS_COSTS = 1000.0
 """What a whole miss of a demand costs, beside changing one line by all of itself."""
 
-MOST_SOLVES = 40
+MOST_SOLVES, LEAST_SOLVES = 40, 4
+MOST_WORK = 100_000
+"""What a search may cost: lines × rows × solves. A large formula is solved less often."""
 MET = 1e-6
 """A row is met where it misses by no more than this share of its size."""
 
@@ -73,6 +75,20 @@ def change_of(begin: Begin, masses_g: Vector) -> float:
     return float(np.sum(np.abs(masses_g - begin.masses_g) / _sizes(begin)))
 
 
+def most_solves(lines: int, rows: int) -> int:
+    """How often a search of this size may solve.
+
+    Args:
+        lines: of the formula [1].
+        rows: what is asked [1].
+    Returns:
+        solves, from 4 to 40 [1].
+    Source:
+        definition; a bound of this project.
+    """
+    return max(LEAST_SOLVES, min(MOST_SOLVES, MOST_WORK // max(1, lines * rows)))
+
+
 def nearest(lines: Lines, rows: tuple[Excess, ...], begin: Begin) -> Nearest:
     """The grams of least change that miss least.
 
@@ -93,8 +109,9 @@ def nearest(lines: Lines, rows: tuple[Excess, ...], begin: Begin) -> Nearest:
         successive linear programs (scipy milp, HiGHS) with an exact penalty.
     """
     masses, reach = begin.masses_g.copy(), np.inf
+    most = most_solves(len(masses), len(rows))
     merit = _merit(rows, begin, masses, excess_of(rows, lines.mix(masses)))
-    for solves in range(1, MOST_SOLVES + 1):
+    for solves in range(1, most + 1):
         slopes = slopes_of(rows, lines, masses, begin.units_g)
         excess = excess_of(rows, lines.mix(masses))
         then = _program(begin, rows, masses, excess, slopes, reach)
@@ -115,7 +132,7 @@ def nearest(lines: Lines, rows: tuple[Excess, ...], begin: Begin) -> Nearest:
             return Nearest(masses, np.maximum(-excess, 0.0), slopes, solves)
         else:
             reach = moved / 4
-    raise Unsettled(MOST_SOLVES, moved)
+    raise Unsettled(most, moved)
 
 
 def _sizes(begin: Begin) -> Vector:

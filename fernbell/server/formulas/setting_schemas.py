@@ -222,12 +222,14 @@ class FitGauge(Schema):
 class FitOut(Schema):
     """The nearest formula, what moved and why; or what conflicts, and the nearest there is.
 
+    `told_apart` is false where fewer may conflict, as finding out would have taken too long.
     `kept_g` is what arrives where nothing was asked about the size.
     """
 
     lines: list[MovedLine]
     asked: list[AskedOut]
     conflict: list[str]
+    told_apart: bool
     kept_g: float | None
     gauges: list[FitGauge]
     solves: int

@@ -50,6 +50,7 @@ def fit_formula(member: Member, entry: FormulaIn, demands: list[DemandIn]) -> Fi
         ],
         asked=[AskedOut(says=one.says, missed=one.missed) for one in found.asked],
         conflict=list(found.conflict),
+        told_apart=found.told_apart,
         kept_g=found.kept_g,
         gauges=[
             FitGauge(

@@ -2878,6 +2878,7 @@ export interface components {
          * FitOut
          * @description The nearest formula, what moved and why; or what conflicts, and the nearest there is.
          *
+         *     `told_apart` is false where fewer may conflict, as finding out would have taken too long.
          *     `kept_g` is what arrives where nothing was asked about the size.
          */
         FitOut: {
@@ -2895,6 +2896,8 @@ export interface components {
             solves: number;
             /** Source */
             source: string;
+            /** Told Apart */
+            told_apart: boolean;
         };
         /**
          * Fittings

@@ -113,7 +113,12 @@ const missed = computed(() => found.value?.asked.filter((one) => one.missed > 0)
             <li v-for="(says, i) in found.conflict" :key="i">{{ says }}</li>
           </ul>
           <p>
-            Without any one of them the rest can. The nearest there is misses
+            {{
+              found.told_apart
+                ? 'Without any one of them the rest can.'
+                : 'It may be fewer of them: the search was stopped before it could tell.'
+            }}
+            The nearest there is misses
             {{ missed.map((one) => one.says).join(', ') }}.
           </p>
         </div>

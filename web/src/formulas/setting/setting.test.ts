@@ -327,6 +327,7 @@ describe('FitDialog', () => {
         ],
         asked: [{ says: 'fat at most 30 %', missed: 0.1 }],
         conflict: ['fat at most 30 %', 'Dark as it is'],
+        told_apart: true,
         kept_g: 453,
         gauges: [],
         solves: 2,
