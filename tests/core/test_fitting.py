@@ -194,7 +194,7 @@ def test_three_hundred_lines_with_forty_demands_are_bounded(
     """Lines × rows × solves over all its searches; it was forty-two searches before."""
     own = GANACHE.formula.lines
     lines = tuple(replace(own[i % 4], key=f"l{i}", mass_g=50 + i) for i in range(300))
-    large = replace(GANACHE.formula, lines=lines)
+    large = Formula("large", "Large", lines)
     of = Lines(Book(DEMO.ingredients, (large,)), large, {})
     # All forty are needed: each locks a line, and the last asks for what they do not allow.
     locks = tuple(Locked(f"l{i}") for i in range(300))
