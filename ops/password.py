@@ -11,6 +11,7 @@ from ops.application import DEMO_DATABASE, OWN_DATABASE, environment
 from ops.home import kept
 from ops.postgres import Cluster
 from ops.say import ROOT, Stop, say
+from ops.schema import current, noted
 
 
 def password(arguments: list[str]) -> int:
@@ -25,6 +26,8 @@ def password(arguments: list[str]) -> int:
     chosen = _asked()
     database = DEMO_DATABASE if options.demo else OWN_DATABASE
     with cluster.at_hand():
+        if database not in cluster.databases() or noted(cluster, database) != current():
+            raise Stop("The data is of another version, or not there yet: run ./fern start once.")
         env = environment(cluster, database, demo=options.demo)
         done = subprocess.run(
             [install.PYTHON, "-m", "fernbell.server.password", options.name],

@@ -12,8 +12,11 @@ log = logging.getLogger(__name__)
 
 BUSY = {"40P01", "40001", "55P03"}
 """SQLSTATE of a deadlock, of writes in each other's way, of a row another holds too long."""
-TOO_LONG = "57014"
-"""SQLSTATE of a statement that was stopped because it took too long."""
+TOO_LONG, FULL = "57014", "53100"
+"""SQLSTATE of a statement that was stopped because it took too long, and of a full disk."""
+
+
+LONG = "This took too long and was stopped; nothing was saved. Ask for less at once."
 
 
 def silence(error: BaseException) -> HttpResponse | None:
@@ -21,10 +24,13 @@ def silence(error: BaseException) -> HttpResponse | None:
     if not isinstance(error, OperationalError | InterfaceError):
         return None
     state = getattr(error.__cause__, "sqlstate", None)
+    if state == TOO_LONG:
+        # Asked again it would take as long: this is a refusal, and no silence.
+        return problem(422, "Too much at once", LONG)
     if state in BUSY:
         said = "Somebody else is writing the same: try again in a moment."
-    elif state == TOO_LONG:
-        said = "This took too long and was stopped; nothing was saved. Ask for less at once."
+    elif state == FULL:
+        said = "The disk of the kitchen's server is full: nothing was saved. Tell whoever runs it."
     else:
         said = "The kitchen's database is away. It is asked again by itself."
     log.error("database: %s", str(error).strip().splitlines()[0] if str(error).strip() else error)

@@ -13,6 +13,7 @@ from fernbell.server.problems import Invalid
 
 _NO_TEXT = re.compile("[\x00\ud800-\udfff]")
 """NUL, which no database keeps, and halves of a character that is none by itself."""
+_TINY = re.compile(r"\s*[+-]?(0?\.0{6,}\d{1,40}|(\d{1,20}\.?\d{0,20}|\.\d{1,20})[eE]-\d{1,3})\s*")
 LEAST = 1e-6
 """No scale, ruler or thermometer shows less; what is divided by less grows beyond all numbers."""
 
@@ -28,7 +29,18 @@ class StrictParser(Parser):
         self, data: MultiValueDict[str, Any], list_fields: list[str], request: HttpRequest
     ) -> dict[str, Any]:
         """The query, or a form."""
-        return refuse_strange(super().parse_querydict(data, list_fields, request))
+        asked: dict[str, Any] = super().parse_querydict(data, list_fields, request)
+        # There every number is text: what reads as a tiny one is refused like the number.
+        refuse_strange({key: _tiny(value) for key, value in asked.items()})
+        return asked
+
+
+def _tiny(value: Any) -> Any:
+    """A number that is too small to be measured, where a text reads as one; else what came in."""
+    if isinstance(value, str) and _TINY.fullmatch(value):
+        number = float(value)
+        return number if number else value
+    return value
 
 
 def refuse_strange(data: dict[str, Any]) -> dict[str, Any]:

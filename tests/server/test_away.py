@@ -60,8 +60,18 @@ def test_what_takes_too_long_is_stopped_and_told(db: None) -> None:
         transaction.set_rollback(True)
     answer = away.silence(stopped.value)
     assert answer is not None
-    assert answer.status_code == 503
+    # It is no silence: the page does not ask for it again by itself.
+    assert answer.status_code == 422
     assert b"took too long" in answer.content
+
+
+def test_a_full_disk_is_said_to_be_full() -> None:
+    error = OperationalError("could not extend file")
+    error.__cause__ = psycopg.errors.DiskFull()
+    answer = away.silence(error)
+    assert answer is not None
+    assert answer.status_code == 503
+    assert b"disk of the kitchen's server is full" in answer.content
 
 
 @pytest.mark.parametrize(

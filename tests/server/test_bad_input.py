@@ -340,3 +340,18 @@ def test_a_conflict_is_told_by_the_clock_of_the_kitchen(shelves: Shelves, kitche
     detail = put(shelves.client, f"/api/molds/{row['id']}", stale).json()["detail"]
     there = datetime.fromisoformat(row["changed_at"]).astimezone(ZoneInfo("Pacific/Kiritimati"))
     assert f"at {there:%H:%M}." in detail
+
+
+@pytest.mark.parametrize("said", ["1e-306", "5.e-9", ".5E-7", "0.0000001", " -1e-9 "])
+def test_a_number_of_a_query_no_scale_shows_is_refused(shelves: Shelves, said: str) -> None:
+    answer = shelves.client.get(f"/api/formulas/{shelves.formula['id']}/scaled", {"mass_g": said})
+    assert answer.status_code == 422
+    assert answer.json()["errors"][0]["field"] == "mass_g"
+    assert "at least 0.000001" in answer.json()["detail"]
+
+
+@pytest.mark.parametrize("said", ["0.000001", "250", "1e2", "1.2.3e-5", "e-9"])
+def test_other_numbers_of_a_query_are_read_as_they_are(shelves: Shelves, said: str) -> None:
+    answer = shelves.client.get(f"/api/formulas/{shelves.formula['id']}/scaled", {"mass_g": said})
+    assert answer.status_code in (200, 422)
+    assert "0.000001: no scale" not in answer.content.decode()
