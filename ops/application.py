@@ -63,6 +63,8 @@ def lan_door(port: int, cert: Path | None, key: Path | None, *, hsts: bool) -> D
     if cert and key:
         asked += ["--cert", cert.absolute(), "--key", key.absolute()]
     reached = json.loads(answer(asked, {"PYTHONPATH": str(ROOT)}))
+    if "refused" in reached:
+        raise Stop(reached["refused"])
     return Door(
         port,
         bind="0.0.0.0",  # noqa: S104 - that is what --lan asks for

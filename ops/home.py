@@ -43,11 +43,8 @@ def restored() -> Path:
     return data_home() / "postgres.restored"
 
 
-def make_home() -> None:
-    """The data folder, with what older versions kept elsewhere, and what waits to take its place.
-
-    Raises Stop where it cannot be made, or the account that runs the database cannot reach it.
-    """
+def found_home() -> Path:
+    """The data folder; Stop where it cannot be made, or the database's account cannot reach it."""
     home = data_home()
     try:
         home.mkdir(parents=True, exist_ok=True)
@@ -62,6 +59,15 @@ def make_home() -> None:
             f"The account postgres, which runs the database for root, cannot pass {closed}. "
             f"Allow it (chmod o+x {closed}) or name another data folder: FERNBELL_DATA=…"
         )
+    return home
+
+
+def make_home() -> None:
+    """The data folder, with what older versions kept elsewhere, and what waits to take its place.
+
+    Raises Stop where it cannot be made, or somebody still works on what is to be moved.
+    """
+    found_home()
     _take_over()
     take_place()
 

@@ -11,7 +11,6 @@ import ipaddress
 import json
 import os
 import socket
-import sys
 from dataclasses import asdict, dataclass
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
@@ -222,7 +221,7 @@ def _write(
 
 
 def main() -> None:
-    """Answer as JSON; what cannot serve is one sentence and a code."""
+    """Answer as JSON; what cannot serve is `refused`, in one sentence."""
     parser = argparse.ArgumentParser()
     parser.add_argument("folder", type=Path)
     parser.add_argument("port", type=int)
@@ -234,8 +233,9 @@ def main() -> None:
             brought(said.cert, said.key, said.port) if said.cert else own(said.folder, said.port)
         )
     except ValueError as error:
-        sys.exit(str(error))
-    print(json.dumps(asdict(reached)))
+        print(json.dumps({"refused": str(error)}))
+    else:
+        print(json.dumps(asdict(reached)))
 
 
 if __name__ == "__main__":

@@ -21,7 +21,7 @@ from ops.application import (
     prepare_database,
 )
 from ops.backup import automatic, days_kept, write
-from ops.home import data_home, kept, make_home
+from ops.home import data_home, found_home, kept, make_home
 from ops.lock import holder, in_turn, only_one
 from ops.nightly import nightly
 from ops.postgres import Cluster
@@ -36,8 +36,7 @@ _PATIENCE_S = 60
 def start(arguments: list[str]) -> int:
     """Everything up to an address to open; blocks until it is told to stop."""
     options = _options(arguments)
-    data_home().mkdir(parents=True, exist_ok=True)
-    taken = f"Fern Bell is already running on the data in {data_home()} (process {{}})."
+    taken = f"Fern Bell is already running on the data in {found_home()} (process {{}})."
     with only_one(_lock(), taken):
         if _stop_left_apps():
             time.sleep(1)

@@ -15,9 +15,9 @@ Run = Callable[..., subprocess.CompletedProcess[str]]
 
 
 @pytest.fixture
-def checkout(tmp_path: Path) -> Path:
+def checkout(open_folder: Path) -> Path:
     """A folder with ./fern and ops, and nothing installed."""
-    folder = tmp_path / "kitchen"
+    folder = open_folder / "kitchen"
     folder.mkdir()
     shutil.copy(ROOT / "fern", folder / "fern")
     shutil.copytree(ROOT / "ops", folder / "ops", ignore=shutil.ignore_patterns("__pycache__"))

@@ -11,6 +11,8 @@ from cryptography.hazmat.primitives import serialization
 from cryptography.x509.verification import PolicyBuilder, Store, VerificationError
 
 from ops import lan
+from ops.application import lan_door
+from ops.say import Stop
 
 TABLET = "192.168.7.20"
 
@@ -136,3 +138,9 @@ def test_keys_are_of_a_curve_every_tablet_knows(tmp_path: Path) -> None:
     key = serialization.load_pem_private_key(Path(own.key).read_bytes(), None)
     assert key.curve.name == "secp256r1"
     assert load(own.cert).not_valid_after_utc - datetime.now(UTC) < timedelta(days=398)
+
+
+def test_what_cannot_serve_stops_the_start_in_one_sentence(tmp_path: Path, data: Path) -> None:
+    own, other = lan.own(tmp_path / "a", 1), lan.own(tmp_path / "b", 1)
+    with pytest.raises(Stop, match=f"^--key {other.key} does not belong to --cert {own.cert}.$"):
+        lan_door(443, Path(own.cert), Path(other.key), hsts=False)
