@@ -231,7 +231,7 @@ def main() -> None:
         keys[largest] = stock(f"{largest} of each", largest, DEPTHS, REVISIONS)
         analyze()
         port = free_port()
-        with application(env, Door(port)):
+        with application(env, Door(port), cluster.home):
             site = f"http://127.0.0.1:{port}"
             measure(site, keys)
             for i in range(KITCHENS):

@@ -19,7 +19,7 @@ def served(*, demo: bool) -> Iterator[str]:
         env = environment(cluster, "bench", demo=demo)
         prepare_database(env, demo=demo)
         port = free_port()
-        with application(env, Door(port)):
+        with application(env, Door(port), cluster.home):
             yield f"http://127.0.0.1:{port}"
 
 

@@ -16,7 +16,7 @@ from ops import install
 from ops.home import data_home
 from ops.postgres import Cluster
 from ops.run import answer, quietly
-from ops.say import ROOT, STATE, Stop, say
+from ops.say import ROOT, Stop, say
 from ops.supervise import Child, supervised
 
 DEMO_DATABASE = "fernbell_demo"
@@ -97,13 +97,13 @@ def prepare_database(env: Mapping[str, str], *, demo: bool) -> None:
 
 
 @contextlib.contextmanager
-def application(env: Mapping[str, str], door: Door) -> Iterator[Child]:
-    """The app server as a child that is watched, answering."""
+def application(env: Mapping[str, str], door: Door, home: Path) -> Iterator[Child]:
+    """The app server as a child that is watched, answering; its process is noted in a folder."""
     workers = max(2, min(8, os.cpu_count() or 2))
     command = [install.PYTHON, "-m", "gunicorn", "fernbell.server.wsgi", "--chdir", ROOT]
     command += ["--bind", f"{door.bind}:{door.port}", "--workers", str(workers), "--threads", "4"]
     command += ["--preload", "--no-control-socket", "--graceful-timeout", "5"]
-    command += ["--pid", STATE / f"app-{door.port}.pid"]
+    command += ["--pid", home / f"app-{door.port}.pid"]
     if door.cert:
         command += ["--certfile", door.cert, "--keyfile", door.key]
     server = Child("server", command, {**env, **door.env})

@@ -90,11 +90,11 @@ def _readable(cluster: Cluster, database: str) -> None:
 
 def _running() -> Iterator[Wrong]:
     if holder(data_home() / "start.lock") is None:
-        left = Cluster(kept()).running() or any(STATE.glob("app-*.pid"))
+        left = Cluster(kept()).running() or any(data_home().glob("app-*.pid"))
         if left:
             yield "a start that was killed left processes behind: ./fern stop"
         return
-    ports = [file.stem.removeprefix("app-") for file in STATE.glob("app-*.pid")]
+    ports = [file.stem.removeprefix("app-") for file in data_home().glob("app-*.pid")]
     for port in ports:
         if not any(answers(f"{scheme}://127.0.0.1:{port}") for scheme in ("http", "https")):
             yield f"it runs and does not answer on port {port}: see {STATE / 'log' / 'server.log'}"

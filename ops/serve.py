@@ -80,11 +80,12 @@ def stop() -> int:
 def _stop_left_apps() -> bool:
     """Stop app servers whose ./fern start was killed; whether there were any."""
     found = False
-    for file in STATE.glob("app-*.pid"):
-        process = int(file.read_text().strip() or 0)
-        command = Path(f"/proc/{process}/cmdline")
-        if process and command.exists() and b"fernbell.server.wsgi" in command.read_bytes():
-            os.kill(process, signal.SIGTERM)
+    for file in data_home().glob("app-*.pid"):
+        noted = file.read_text().strip()
+        command = Path(f"/proc/{noted}/cmdline")
+        # Ours was told to note its process right there; whoever has the number now was not.
+        if noted.isdecimal() and command.exists() and bytes(file) in command.read_bytes():
+            os.kill(int(noted), signal.SIGTERM)
             found = True
         file.unlink()
     return found
@@ -162,7 +163,7 @@ def _served(cluster: Cluster, options: argparse.Namespace, database: str) -> Ite
         env = environment(cluster, database, demo=not options.own)
         _bring_up_to_date(cluster, database, env, demo=not options.own)
         door = _door(options)
-        with kept_up("PostgreSQL", cluster), application(env, door), nightly(cluster):
+        with kept_up("PostgreSQL", cluster), application(env, door, data_home()), nightly(cluster):
             _tell(door)
             yield
     finally:

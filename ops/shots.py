@@ -16,7 +16,7 @@ def shots() -> int:
         env = environment(cluster, "shots", demo=True)
         prepare_database(env, demo=True)
         port = free_port()
-        with application(env, Door(port)):
+        with application(env, Door(port), cluster.home):
             quietly(
                 "shots",
                 [PYTHON, "-m", "ops.pictures", f"http://127.0.0.1:{port}"],

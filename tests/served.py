@@ -25,7 +25,7 @@ def demo_cluster(*, durable: bool = False) -> Iterator[Cluster]:
 def served(cluster: Cluster, door: Door | None = None) -> Iterator[tuple[str, Child]]:
     """The demo kitchen of a cluster, served: its address on this machine, and the app server."""
     at = door or Door(free_port())
-    with application(environment(cluster, DATABASE, demo=True), at) as server:
+    with application(environment(cluster, DATABASE, demo=True), at, cluster.home) as server:
         yield at.local, server
 
 

@@ -77,9 +77,8 @@ def test_stopping_nothing_says_so(fern: Run) -> None:
 def test_a_stale_note_of_an_app_server_is_cleared_and_nobody_is_hurt(
     fern: Run, checkout: Path
 ) -> None:
-    state = checkout / ".fern"
-    state.mkdir()
-    note = state / "app-8799.pid"
+    (checkout / "data").mkdir()
+    note = checkout / "data" / "app-8799.pid"
     # This very process is no app server of ours.
     note.write_text(str(os.getpid()))
     assert fern("stop").stdout.strip() == "Nothing was running."

@@ -65,6 +65,10 @@ class TestTooManyTries:
             (1, "", "10.0.0.1"),
             (1, ", 1.2.3.4", "1.2.3.4"),
             (2, "1.2.3.4", "10.0.0.1"),
+            (1, "the stove", "10.0.0.1"),
+            (1, "x" * 5000, "10.0.0.1"),
+            (1, "fe80::1%eth0", "10.0.0.1"),
+            (1, "2001:db8::7", "2001:db8::7"),
         ],
     )
     def test_only_a_configured_proxy_says_where_one_comes_from(

@@ -1,5 +1,7 @@
 """Where a request comes from."""
 
+from ipaddress import ip_address
+
 from django.conf import settings
 from django.http import HttpRequest
 
@@ -14,4 +16,13 @@ def address(request: HttpRequest) -> str:
     if not settings.PROXIES:
         return here
     seen = [one.strip() for one in request.headers.get("X-Forwarded-For", "").split(",")]
-    return (seen[-settings.PROXIES] if len(seen) >= settings.PROXIES else "") or here
+    told = seen[-settings.PROXIES] if len(seen) >= settings.PROXIES else ""
+    return told if _is_address(told) else here
+
+
+def _is_address(text: str) -> bool:
+    try:
+        ip_address(text)
+    except ValueError:
+        return False
+    return "%" not in text
