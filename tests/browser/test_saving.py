@@ -98,7 +98,7 @@ def test_work_goes_on_without_a_connection_and_is_saved_when_it_is_back(
     expect(notice).to_contain_text("Work goes on")
     enter(page, "Across", "150")
     expect(page.get_by_label("Across", exact=True)).to_have_value("150")
-    expect(page.get_by_text("not saved")).to_be_visible()
+    expect(page.get_by_text("not saved", exact=True)).to_be_visible()
     expect(page.get_by_text("These figures are of the drawing before")).to_be_visible()
     page.unroute("**/api/**", cut_off)
     # Nobody presses anything: it is asked again by itself, saved and worked out.

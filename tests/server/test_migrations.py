@@ -1,4 +1,7 @@
-"""Migrations run forward on a kitchen of every schema there has been, and lose nothing of it."""
+"""Migrations run forward on a kitchen of every schema there has been, and lose nothing of it.
+
+`./fern test --long` takes every one; `./fern test` the first, the newest, and two between.
+"""
 
 import json
 import os
@@ -18,9 +21,9 @@ Found = dict[str, dict]
 
 
 @pytest.fixture(scope="module")
-def migrated() -> tuple[Found, Found]:
+def migrated(request: pytest.FixtureRequest) -> tuple[Found, Found]:
     """By fixture, its rows before, and what could be read after."""
-    names = {one: f"schema_{one.name.split('-')[0]}" for one in fixtures()}
+    names = {one: f"schema_{one.name.split('-')[0]}" for one in taken(request.config)}
     with throwaway() as cluster:
         before = {}
         for fixture, name in names.items():
@@ -54,7 +57,19 @@ TABLES = {
 }
 
 
-@pytest.mark.parametrize("fixture", fixtures(), ids=lambda one: one.name[:12])
+def taken(config: pytest.Config) -> list[Path]:
+    """The fixtures that are migrated."""
+    every = fixtures()
+    few = (0, len(every) // 3, 2 * len(every) // 3, len(every) - 1)
+    return every if config.getoption("--long") else [every[at] for at in few]
+
+
+def pytest_generate_tests(metafunc: pytest.Metafunc) -> None:
+    """One test a fixture."""
+    if "fixture" in metafunc.fixturenames:
+        metafunc.parametrize("fixture", taken(metafunc.config), ids=lambda one: one.name[:12])
+
+
 def test_all_of_it_is_there_and_can_be_read(migrated: tuple[Found, Found], fixture: Path) -> None:
     before, after = migrated
     name = f"schema_{fixture.name.split('-')[0]}"
