@@ -25,7 +25,7 @@ CHECKS: tuple[tuple[str, Sequence[str | Path], Path], ...] = (
 )
 
 
-# Files go to a worker more than there are cores, as tests in the browser wait as often as they work;
+# Files go to a worker more than there are cores, as tests in the browser wait as much as they work;
 # each has a database of its own.
 AT_ONCE = ("-n", str((os.cpu_count() or 1) + 1), "--dist", "loadfile", "--durations", "20")
 
