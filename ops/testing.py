@@ -34,12 +34,13 @@ def test(arguments: list[str]) -> int:
     """All checks and tests, the long ones in full with --long; else only pytest as asked."""
     install_all(browser=True, dev=True)
     whole = arguments in ([], ["--long"])
-    failed = _checked() if whole else []
-    with throwaway() as cluster:
+    # The tests wait as much as they work: the checks run meanwhile.
+    with ThreadPoolExecutor(1) as meanwhile, throwaway() as cluster:
+        checking = meanwhile.submit(_checked if whole else list)
         env = environment(cluster, "fernbell", demo=False)
         command = [BIN / "python", "-m", "pytest", *(AT_ONCE if whole else ()), *arguments]
-        if not _ok("pytest", command, ROOT, env):
-            failed.append("pytest")
+        passed = _ok("pytest", command, ROOT, env)
+        failed = [*checking.result(), *([] if passed else ["pytest"])]
     if failed:
         complain(f"Failed: {', '.join(failed)}")
         return 1

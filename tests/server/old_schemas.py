@@ -9,7 +9,8 @@ import lzma
 import sys
 from pathlib import Path
 
-from ops.application import DEMO_DATABASE
+from ops.application import DEMO_DATABASE, environment, prepare_database
+from ops.postgres import throwaway
 from tests.conftest import ROOT
 
 FOLDER = Path(__file__).parent / "schemas"
@@ -34,12 +35,12 @@ def script(fixture: Path) -> str:
 
 def main() -> None:
     """Keep the schema of now, unless it is kept."""
-    from tests.served import demo_cluster
-
     if any(word() in one.name for one in fixtures()):
         sys.stdout.write("The schema of now is kept already.\n")
         return
-    with demo_cluster() as cluster:
+    with throwaway() as cluster:
+        cluster.ensure_database(DEMO_DATABASE)
+        prepare_database(environment(cluster, DEMO_DATABASE, demo=True), demo=True)
         dump = cluster.client("pg_dump", "--no-owner", "--no-comments", DEMO_DATABASE)
     file = FOLDER / f"{len(fixtures()) + 1:03d}-{word()}.sql.xz"
     file.write_bytes(lzma.compress(dump.encode(), preset=9))
