@@ -98,6 +98,17 @@ class TestTheDoor:
         assert events(client_of(stranger)) == []
         assert client_of(cook).get("/api/members/events").status_code == 403
 
+    def test_what_is_new_is_read_by_whoever_has_read_it_before(self, chef: Member) -> None:
+        """The kitchen's version does not change with who comes in; the answers do."""
+        client = signed_in("ines")
+        for path in ("/api/members/events", "/api/members/me/sessions", "/api/members/me/second"):
+            before = client.get(path)
+            signed_in("ines")
+            again = client.get(path, headers={"if-none-match": before.headers.get("ETag", "*")})
+            assert again.status_code == 200
+            if not path.endswith("second"):
+                assert again.json() != before.json()
+
     def test_half_a_year_is_kept(self, chef: Member) -> None:
         signed_in("ines")
         SecurityEvent.objects.update(at=now() - timedelta(days=184))

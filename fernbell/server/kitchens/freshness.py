@@ -11,6 +11,8 @@ from fernbell.server.kitchens.models import Member
 from fernbell.server.rows.clock import in_zone, today
 
 VERSION_HEADER, RAISED_HEADER = "Kitchen-Version", "Kitchen-Raised"
+UNVERSIONED = ("/api/session", "/api/members/me/", "/api/members/events")
+"""What changes without the kitchen's version: who is signed in, where, and what the door saw."""
 Answer = Callable[[HttpRequest], HttpResponse]
 
 
@@ -34,7 +36,7 @@ class Freshness:
 
     def _answer(self, request: HttpRequest, member: Member) -> HttpResponse:
         tag = _tag(member)
-        kept = request.method == "GET" and not request.path.startswith("/api/session")
+        kept = request.method == "GET" and not request.path.startswith(UNVERSIONED)
         if kept and request.headers.get("If-None-Match") == tag:
             answer: HttpResponse = HttpResponseNotModified()
         else:
