@@ -15,6 +15,7 @@ export interface Left {
 }
 
 const left = shallowRef<Left[]>([])
+let later: ReturnType<typeof setTimeout> | undefined
 
 function told(kept: Kept, problem: Problem): Left {
   const { name } = kept.data as { name?: string }
@@ -48,7 +49,8 @@ export function useLeft() {
     for (const kept of await everyUnsaved()) {
       const problem = await send(kept)
       if (problem?.isSilence || problem?.status === 401) {
-        setTimeout(() => void sendAll(), AGAIN_MS)
+        clearTimeout(later)
+        later = setTimeout(() => void sendAll(), AGAIN_MS)
         break
       }
       if (problem) waiting.push(told(kept, problem))
