@@ -77,10 +77,7 @@ def backup(arguments: list[str]) -> int:
         raise Stop(f"There is no kitchen in {kept().parent} yet: ./fern start begins one.")
     with cluster.at_hand():
         made = write(cluster, file.absolute() if file else automatic("by-hand"))
-    rows = sum(
-        int(count) for one in read(made).databases.values() for count, _ in one.sums.values()
-    )
-    say(f"Backed up {rows} rows to {made} ({made.stat().st_size / 1e6:.1f} MB).")
+    say(f"Backed up {read(made).rows} rows to {made} ({made.stat().st_size / 1e6:.1f} MB).")
     return 0
 
 

@@ -10,7 +10,7 @@ from collections.abc import Iterator
 from pathlib import Path
 
 from ops.backup import Dumped, checksum, read, sums
-from ops.home import data_home, kept, make_home, restored, take_place
+from ops.home import data_home, found_home, kept, restored, take_place
 from ops.lock import holder
 from ops.postgres import Cluster
 from ops.say import Stop, say
@@ -22,14 +22,12 @@ def restore(arguments: list[str]) -> int:
     parser.add_argument("file", type=Path, help="a backup")
     file: Path = parser.parse_args(arguments).file.absolute()
     manifest = read(file)
-    make_home()
+    found_home()
     say(f"Bringing back what was backed up on {manifest.made} …")
     bring_back(file)
     say(f"{manifest.rows} rows are back; every table has the count and the checksum of the backup.")
     if holder(data_home() / "start.lock") or Cluster(kept()).running():
-        say(
-            "Fern Bell is running: it takes its place at the next ./fern start (./fern stop first)."
-        )
+        say("Fern Bell is running: after ./fern stop, the next ./fern start works with it.")
     else:
         take_place()
     return 0

@@ -1,6 +1,6 @@
 """Masses, sums and portions of a dessert, each with its working."""
 
-from fernbell.core.working import MASS_BALANCE, Given, Working, figure_text
+from fernbell.core.working import COMMON_PRACTICE, MASS_BALANCE, Given, Working, figure_text
 
 
 def mass_of(name: str, volume: Working, density: Working) -> Working:
@@ -117,4 +117,39 @@ def portion_mass(finished: Working, count: int) -> Working:
         arithmetic=f"{figure_text(finished.value)} / {count} = {figure_text(mass)} g",
         source="equal portions",
         steps=(finished,),
+    )
+
+
+def spared(
+    name: str, one: Working, count: int, spare_percent: float, lost: str = "what breaks"
+) -> Working:
+    """What is made of what breaks or stays behind, with spare for it.
+
+    Args:
+        name: what it is [text].
+        one: what is on one dessert [g].
+        count: how many desserts [1].
+        spare_percent: how much more is made [%].
+        lost: what the spare is for [text].
+    Returns:
+        the working [g].
+    Source:
+        common practice.
+    """
+    more = 1 + spare_percent / 100
+    value = one.value * count * more
+    return Working(
+        figure=f"{name} to make",
+        value=value,
+        unit="g",
+        given=(
+            Given("one dessert", one.value, "g"),
+            Given("desserts", count, ""),
+            Given(f"spare for {lost}", spare_percent, "%"),
+        ),
+        law="to make = one dessert × desserts × (1 + spare)",
+        arithmetic=f"{figure_text(one.value)} × {count} × {figure_text(more)} = "
+        f"{figure_text(value)} g",
+        source=COMMON_PRACTICE,
+        steps=(one,),
     )

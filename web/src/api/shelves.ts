@@ -42,7 +42,7 @@ export interface Asked {
   order?: 'name' | 'latest'
   q?: string
 }
-interface Page<Row> {
+export interface Page<Row> {
   items: Row[]
   total: number
 }

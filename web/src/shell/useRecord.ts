@@ -2,15 +2,10 @@
 import { useInfiniteQuery } from '@tanstack/vue-query'
 
 import { api, take } from '../api/client'
-import { nextOffset, read } from '../api/shelves'
+import { nextOffset, type Page, read } from '../api/shelves'
 import type { AuditedChange, DoorEvent } from '../api/types'
 
 const SHOWN = 50
-
-interface Page<Row> {
-  items: Row[]
-  total: number
-}
 
 function usePages<Row>(name: string, fetch: (offset: number) => Promise<Page<Row>>) {
   const query = useInfiniteQuery({

@@ -6,13 +6,14 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.masses import spared
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Cutout
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.molds import Plan
-from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
+from fernbell.core.working import Working, figure_text
 
 WORDS = RuleWords(
     rule="disc",
@@ -89,38 +90,3 @@ class Disc(Part):
     def refitted(self, was: Plan, now: Plan) -> Self:
         """By its share of the width."""
         return replace(self, across_mm=self.across_mm * now.length_mm / was.length_mm)
-
-
-def spared(
-    name: str, one: Working, count: int, spare_percent: float, lost: str = "what breaks"
-) -> Working:
-    """What is made of what breaks or stays behind, with spare for it.
-
-    Args:
-        name: what it is [text].
-        one: what is on one dessert [g].
-        count: how many desserts [1].
-        spare_percent: how much more is made [%].
-        lost: what the spare is for [text].
-    Returns:
-        the working [g].
-    Source:
-        common practice.
-    """
-    more = 1 + spare_percent / 100
-    value = one.value * count * more
-    return Working(
-        figure=f"{name} to make",
-        value=value,
-        unit="g",
-        given=(
-            Given("one dessert", one.value, "g"),
-            Given("desserts", count, ""),
-            Given(f"spare for {lost}", spare_percent, "%"),
-        ),
-        law="to make = one dessert × desserts × (1 + spare)",
-        arithmetic=f"{figure_text(one.value)} × {count} × {figure_text(more)} = "
-        f"{figure_text(value)} g",
-        source=COMMON_PRACTICE,
-        steps=(one,),
-    )

@@ -6,10 +6,10 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.masses import spared
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
 from fernbell.core.desserts.regions import Pour, Rest
-from fernbell.core.desserts.rules.disc import spared
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields

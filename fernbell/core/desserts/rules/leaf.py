@@ -6,10 +6,10 @@ from typing import Literal, Self
 
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
+from fernbell.core.desserts.masses import spared
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Part, RuleWords, Switch, Use
 from fernbell.core.desserts.regions import Leaves, Shape, along_edge
-from fernbell.core.desserts.rules.disc import spared
 from fernbell.core.desserts.sight import Dimension
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.desserts.view import View, lengthwise
