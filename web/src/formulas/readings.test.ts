@@ -362,6 +362,31 @@ describe('RevisionsPanel', () => {
     expect(wrapper.emitted('restore')).toEqual([[2]])
   })
 
+  it('shows a mark that was kept while the revisions were being read', async () => {
+    let good = false
+    const held: (() => void)[] = []
+    serveWith(async (request) => {
+      if (request.method === 'PUT') {
+        good = true
+        return json(200, one(2, { good }))
+      }
+      const read = json(200, { items: [one(3), one(2, { good })], marked: [], total: 2 })
+      await new Promise<void>((let_go) => held.push(let_go))
+      return read
+    })
+    const wrapper = mounted(RevisionsPanel, { id: 'f', revision: 2, disabled: false })
+    await settled()
+    held.shift()?.()
+    await settled()
+    await wrapper.setProps({ revision: 3 })
+    await settled()
+    await wrapper.get('[aria-label="Revision 2 made a good batch"]').trigger('click')
+    await settled()
+    while (held.length) held.shift()?.()
+    await settled()
+    expect(wrapper.text()).toContain('Since the last good batch')
+  })
+
   it('lets an apprentice compare and change nothing', async () => {
     const text = (await panel(true)).text()
     expect(text).toContain('compare')

@@ -40,6 +40,8 @@ export function useRevisions(id: () => string | undefined, revision: () => numbe
         body,
       }),
     )
+    // What was asked before the mark was kept may be answered without it.
+    await client.cancelQueries({ queryKey: ['formulas', 'revisions', id()] })
     await query.refetch()
     // A good batch moves the dial of its job.
     await client.invalidateQueries({ queryKey: ['worked out', 'reading'] })
