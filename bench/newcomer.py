@@ -181,8 +181,8 @@ def walk(page: Page, site: str, kind: str, name: str, parts: Parts) -> Hand:
         "shapes => [...new Set(shapes.map(one => one.getAttribute('fill')))]"
     )
     assert len(colors) >= 3, f"the first cut is in full color: {colors}"
-    hand.click(page.get_by_role("link", name="Scaled sheets"))
-    expect(page.get_by_role("article")).to_have_count(len(parts))
+    hand.click(page.get_by_role("link", name="Sheets to pin up"))
+    expect(page.get_by_role("article")).to_have_count(1 + len(parts))
     hand.click(page.get_by_role("button", name="Print the sheets"))
     return hand
 

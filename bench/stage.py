@@ -6,8 +6,8 @@ from contextlib import contextmanager
 
 from playwright.sync_api import Browser, sync_playwright
 
+from ops import install
 from ops.application import Door, application, environment, prepare_database
-from ops.install import CHROMIUM
 from ops.postgres import free_port, throwaway
 
 
@@ -29,7 +29,7 @@ def chromium() -> Iterator[Browser]:
     root = ["--no-sandbox"] if os.geteuid() == 0 else []
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(
-            executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
+            executable_path=install.chromium(), args=["--disable-gpu", "--disable-quic", *root]
         )
         yield browser
         browser.close()

@@ -6,7 +6,7 @@ from collections.abc import Callable
 
 from playwright.sync_api import Page, sync_playwright
 
-from ops.install import CHROMIUM
+from ops.install import chromium
 from ops.say import ROOT
 
 FOLDER = ROOT / "docs" / "screenshots"
@@ -39,8 +39,9 @@ def findings(page: Page) -> None:
 
 
 def sheets(page: Page) -> None:
-    """Scaled sheets."""
-    page.get_by_role("link", name="Scaled sheets").click()
+    """Sheets to pin up."""
+    page.get_by_role("link", name="Sheets to pin up").click()
+    page.locator(".paper .foot").first.wait_for()
     page.get_by_role("article").first.wait_for()
 
 
@@ -80,9 +81,11 @@ def ganache(page: Page) -> None:
     _propose(page, "Ganache", "dripping down a cake", with_="Couverture, white 32 %")
 
 
-def mirror(page: Page) -> None:
-    """A mirror proposed, with its method."""
-    _propose(page, "Glazes", "a mirror")
+def plan(page: Page) -> None:
+    """An order in batches."""
+    page.get_by_role("link", name="Plan").click()
+    page.get_by_role("heading", name="Full night, 96 covers").wait_for()
+    page.get_by_role("heading", name="White chocolate mousse").first.scroll_into_view_if_needed()
 
 
 def beside(page: Page) -> None:
@@ -137,7 +140,7 @@ def pantry(page: Page) -> None:
 
 def molds(page: Page) -> None:
     """A mold open."""
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     page.get_by_role("complementary").get_by_role("link", name="Glass 7 cm").click()
     page.get_by_role("button", name="Point 2").first.wait_for()
 
@@ -146,15 +149,6 @@ def building(page: Page) -> None:
     """The main pour, large."""
     page.get_by_role("button", name="Main pour").click()
     page.get_by_role("region", name="Stage 7").wait_for()
-
-
-def sizes(page: Page) -> None:
-    """A second size, turned over."""
-    page.get_by_role("button", name="Turned over").click()
-    page.get_by_role("combobox", name="Add a size").click()
-    page.keyboard.type("Ring 8 cm")
-    page.locator(".ant-select-item-option").get_by_text("Ring 8 cm").click()
-    page.get_by_text("Follows the first size").wait_for()
 
 
 def _dessert(page: Page, name: str) -> None:
@@ -183,17 +177,34 @@ def domes(page: Page) -> None:
     _dessert(page, "Foghorn domes")
 
 
-def puffs(page: Page) -> None:
-    """Puffs in two sizes."""
+def _way(page: Page, name: str, way: str) -> None:
+    if name != "Reedbed":
+        _dessert(page, name)
+    page.get_by_role("link", name=way, exact=True).click()
+    page.get_by_role("heading", name=name, level=2).wait_for()
+
+
+def wall(page: Page) -> None:
+    """One dessert in every mold."""
+    _way(page, "Reedbed", "Other molds")
+    page.get_by_role("button", name="Ring 16 cm, 4.5 high").click()
+    page.get_by_text("One factor for everything").wait_for()
+
+
+def portions(page: Page) -> None:
+    """A log, slice by slice."""
+    _way(page, "Hedgerow log", "Portions")
+    page.get_by_text("For 96 covers").wait_for()
+
+
+def cutplan(page: Page) -> None:
+    """Discs cut from a sheet."""
     _dessert(page, "Rhubarb lanterns")
+    page.get_by_role("link", name="Cut from sheets", exact=True).click()
+    page.get_by_role("img", name="sheet 1: 105 pieces").wait_for()
 
 
-def cups(page: Page) -> None:
-    """Layers in a glass."""
-    _dessert(page, "Interval cups")
-
-
-# The sizes and findings change the demo dessert, so they come last.
+# The findings change the demo dessert, so they come last.
 VIEWS: tuple[Callable[[Page], None], ...] = (
     desserts,
     working,
@@ -205,14 +216,14 @@ VIEWS: tuple[Callable[[Page], None], ...] = (
     log,
     tart,
     domes,
-    puffs,
-    cups,
+    wall,
+    portions,
+    cutplan,
     beside,
     ganache,
-    mirror,
+    plan,
     fit,
     mousse,
-    sizes,
     findings,
 )
 
@@ -222,7 +233,7 @@ def main(site: str) -> None:
     root = ["--no-sandbox"] if os.geteuid() == 0 else []
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(
-            executable_path=str(CHROMIUM), args=["--disable-gpu", "--disable-quic", *root]
+            executable_path=chromium(), args=["--disable-gpu", "--disable-quic", *root]
         )
         for view in VIEWS:
             page = browser.new_page(viewport={"width": 1280, "height": 800})

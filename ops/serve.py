@@ -8,6 +8,7 @@ import signal
 import socket
 import time
 from collections.abc import Iterator
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from ops import install
@@ -97,9 +98,11 @@ def install_all(*, browser: bool, dev: bool) -> None:
     with in_turn(STATE / "install.lock"):
         install.debian_packages(browser=browser)
         install.check_node()
-        install.python_packages(dev=dev)
-        install.web_packages()
-        install.build_web()
+        # The front end is fetched and built meanwhile.
+        with ThreadPoolExecutor(1) as meanwhile:
+            web = meanwhile.submit(install.web)
+            install.python_packages(dev=dev)
+            web.result()
 
 
 def _options(arguments: list[str]) -> argparse.Namespace:

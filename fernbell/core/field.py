@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable
 from dataclasses import dataclass
+from typing import Literal
 
 from fernbell.core.errors import check_range, unit_of
 
@@ -11,7 +12,8 @@ class Field:
     """A number of an entry; its unit is what its name ends in.
 
     `step` is what an arrow key adds; an `empty` one may be left out and then means what is said;
-    `first` is what it is until somebody says otherwise.
+    `first` is what it is until somebody says otherwise; `grows` is which way it grows where all
+    of a drawing is made larger, and nothing where it stays, as the thickness of a coat.
     """
 
     name: str
@@ -22,6 +24,7 @@ class Field:
     step: float = 1.0
     empty: str = ""
     first: float | None = None
+    grows: Literal["", "across", "up"] = ""
 
     @property
     def unit(self) -> str:

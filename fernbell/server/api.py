@@ -5,6 +5,9 @@ from ninja.renderers import JSONRenderer
 from fernbell.server.away import silence
 from fernbell.server.desserts.api import router as desserts
 from fernbell.server.desserts.api import stack_router as stacks
+from fernbell.server.desserts.cutting import router as dessert_cutting
+from fernbell.server.desserts.portioning import router as dessert_portioning
+from fernbell.server.desserts.resizing import router as dessert_resizing
 from fernbell.server.desserts.swapping import router as dessert_swaps
 from fernbell.server.first_visit import router as first_visit
 from fernbell.server.formulas.api import router as formulas
@@ -17,6 +20,10 @@ from fernbell.server.kitchens.own_api import router as own
 from fernbell.server.molds.api import router as molds
 from fernbell.server.names import router as names
 from fernbell.server.pantry.api import router as pantry
+from fernbell.server.planning.api import router as orders
+from fernbell.server.planning.api import vessel_router as vessels
+from fernbell.server.planning.sheets import dessert_router as dessert_sheets
+from fernbell.server.planning.sheets import order_router as order_sheets
 from fernbell.server.problems import FieldApi, answer_problems
 from fernbell.server.reading import StrictParser
 from fernbell.server.rows.audit import router as audit
@@ -53,5 +60,12 @@ api.add_router("/formulas", revisions)
 api.add_router("/formulas", setting)
 api.add_router("/molds", molds)
 api.add_router("/desserts", desserts)
+api.add_router("/desserts", dessert_resizing)
+api.add_router("/desserts", dessert_cutting)
+api.add_router("/desserts", dessert_portioning)
 api.add_router("/desserts", dessert_swaps)
+api.add_router("/desserts", dessert_sheets)
 api.add_router("/stacks", stacks)
+api.add_router("/orders", orders)
+api.add_router("/orders", order_sheets)
+api.add_router("/vessels", vessels)

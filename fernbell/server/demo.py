@@ -10,11 +10,14 @@ from django.db import transaction
 from fernbell.demo.desserts import DESSERTS, DemoDessert
 from fernbell.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.demo.people import PEOPLE
+from fernbell.demo.planning import FULL_NIGHT, FULL_NIGHT_LINES, VESSELS
 from fernbell.server.desserts.rows import DESSERT
 from fernbell.server.desserts.schemas import PARTS, DessertIn, SizeIn
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn, LineIn, StepIn
 from fernbell.server.kitchens.models import Kitchen, Member
+from fernbell.server.planning.rows import ORDER, VESSEL
+from fernbell.server.planning.schemas import OrderIn, OrderLineIn, VesselIn
 from fernbell.server.rows import actions
 from fernbell.server.starter import stock
 
@@ -33,9 +36,24 @@ def load_demo() -> bool:
     for formula in FORMULAS:
         formulas[formula.slug] = actions.create(chef, FORMULA, _formula(formula, keys, formulas)).pk
     keys_of_molds = {slug: row.pk for slug, row in molds.items()}
-    for dessert in DESSERTS:
-        actions.create(chef, DESSERT, _dessert(dessert, keys_of_molds, formulas))
+    desserts = {
+        one.slug: actions.create(chef, DESSERT, _dessert(one, keys_of_molds, formulas)).pk
+        for one in DESSERTS
+    }
+    for vessel in VESSELS:
+        actions.create(chef, VESSEL, VesselIn(**asdict(vessel)))
+    actions.create(chef, ORDER, _full_night(desserts))
     return True
+
+
+def _full_night(desserts: dict[str, UUID]) -> OrderIn:
+    return OrderIn(
+        name=FULL_NIGHT,
+        lines=[
+            OrderLineIn(key=one.dessert, dessert=desserts[one.dessert], count=one.count, by=one.by)
+            for one in FULL_NIGHT_LINES
+        ],
+    )
 
 
 def _people(kitchen: Kitchen) -> Member:

@@ -139,7 +139,7 @@ def problem(
 
 # Steps of pydantic's path that are no fields: ninja's wrapping, and the tags of unions.
 _NO_FIELD = {
-    *("body", "data", "query", "path"),
+    *("body", "data", "query", "path", "asked"),
     *(form.words().form for form in FORMS),
     *(rule.words.rule for rule in RULES),
     *(way.words.cut for way in WAYS),

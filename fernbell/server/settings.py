@@ -46,6 +46,7 @@ INSTALLED_APPS = [
     "fernbell.server.molds",
     "fernbell.server.formulas",
     "fernbell.server.desserts",
+    "fernbell.server.planning",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

@@ -5,6 +5,7 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router, Schema
 
+from fernbell.core.cutting import PAPERS, RAW_FIELDS
 from fernbell.core.desserts import (
     DRAWN,
     HELD_FIELDS,
@@ -15,11 +16,15 @@ from fernbell.core.desserts import (
     Handle,
     Switch,
 )
+from fernbell.core.desserts.resize import KEEPS, KeepWords
+from fernbell.core.desserts.shares import COVERS, HAND, KNIFE, SPREAD
+from fernbell.core.desserts.sheeted import TRIM_USES, TrimUse
 from fernbell.core.families import DRIP_FIELDS, FINISHED, HOLDS_AT, SAID
 from fernbell.core.fitting import DEMANDS, DemandWords
 from fernbell.core.formulas import (
     FIRST_WAIT,
     KINDS,
+    SETS,
     SIGNS,
     SOAKED,
     STRAINED,
@@ -52,6 +57,7 @@ from fernbell.core.pantry import (
     WeighStep,
 )
 from fernbell.core.pantry.naming import ASKED_IN
+from fernbell.core.planning import LEAST, MOST, NUMBER, VESSELS, VesselWords
 from fernbell.server.molds.schemas import Shape
 
 
@@ -166,6 +172,7 @@ class FormulasOut(Schema):
     slots: dict[str, str]
     demands: list[DemandWords]
     line: dict[str, FieldOut]
+    sets: FieldOut
     wish: list[FieldOut]
     drips: list[FieldOut]
     signs: dict[str, SignOut]
@@ -231,6 +238,24 @@ class PantryOut(Schema):
     pieces: NamedFiguresOut
 
 
+class ScalingOut(Schema):
+    """Ways of resizing, what is asked of a sheet to cut from, what is done with its trim."""
+
+    keeps: list[KeepWords]
+    sheet: list[FieldOut]
+    trim: list[TrimUse]
+    papers: list[str]
+    knife: list[FieldOut]
+    covers: list[FieldOut]
+
+
+class PlanningOut(Schema):
+    """Kinds of vessels, and what is asked of one."""
+
+    vessels: list[VesselWords]
+    fields: list[FieldOut]
+
+
 class HouseOut(Schema):
     """Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
 
@@ -249,6 +274,8 @@ class HouseOut(Schema):
     cavities: FieldOut
     held: list[FieldOut]
     mesh_units: list[str]
+    scaling: ScalingOut
+    planning: PlanningOut
 
 
 HOUSE = HouseOut.model_validate(
@@ -260,6 +287,7 @@ HOUSE = HouseOut.model_validate(
             "slots": SAID,
             "demands": DEMANDS,
             "line": {one.name: one for one in (STRAINED, SOAKED)},
+            "sets": SETS,
             "wish": (HOLDS_AT, FINISHED),
             "drips": DRIP_FIELDS,
             "signs": SIGNS,
@@ -296,6 +324,15 @@ HOUSE = HouseOut.model_validate(
         "cavities": CAVITIES,
         "held": HELD_FIELDS,
         "mesh_units": list(UNITS),
+        "scaling": {
+            "keeps": KEEPS,
+            "sheet": RAW_FIELDS,
+            "trim": TRIM_USES,
+            "papers": [one.name for one in PAPERS],
+            "knife": (KNIFE, HAND),
+            "covers": (COVERS, SPREAD),
+        },
+        "planning": {"vessels": list(VESSELS.values()), "fields": (LEAST, MOST, NUMBER)},
     },
     from_attributes=True,
 )

@@ -17,11 +17,12 @@ from fernbell.core.desserts.drawn import drawn_in
 from fernbell.core.desserts.fitted import Fittings, fittings, water_bath
 from fernbell.core.desserts.holding import HeldResult
 from fernbell.core.desserts.measure import PartResult
-from fernbell.core.desserts.order import Order, Take, solve, solve_order
+from fernbell.core.desserts.order import SolvedOrder, Take, solve, solve_order
 from fernbell.core.desserts.part import Carried, Handle, Part, RuleWords, Switch
 from fernbell.core.desserts.portions import (
     WAYS,
     ByCount,
+    ByThickness,
     ByWeight,
     Portions,
     divide,
@@ -70,6 +71,7 @@ __all__ = [
     "Body",
     "Built",
     "ByCount",
+    "ByThickness",
     "ByWeight",
     "Carried",
     "Coat",
@@ -92,7 +94,6 @@ __all__ = [
     "Layer",
     "Leaf",
     "Lining",
-    "Order",
     "Part",
     "PartResult",
     "Piped",
@@ -107,6 +108,7 @@ __all__ = [
     "Slices",
     "Soak",
     "Solved",
+    "SolvedOrder",
     "Stage",
     "Strewn",
     "Switch",

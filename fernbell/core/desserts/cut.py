@@ -56,8 +56,18 @@ class Cut:
     views: tuple[View, ...] = ()
 
 
-def draw(made: MeasuredDessert) -> Cut:
-    """Outline every region.
+@dataclass(frozen=True, slots=True)
+class Through:
+    """The section alone, and the room it needs [mm]; `mold` as in a cut."""
+
+    width_mm: float
+    height_mm: float
+    mold: tuple[Loop, ...]
+    section: tuple[Shape, ...]
+
+
+def cut_through(made: MeasuredDessert) -> Through:
+    """Outline every region in the section through the middle.
 
     Args:
         made: the dessert, measured and divided [MeasuredDessert].
@@ -66,38 +76,60 @@ def draw(made: MeasuredDessert) -> Cut:
     Source:
         geometry; a garnish piece is drawn as a half ball of its volume.
     """
-    body, near = made.body, made.near
-    behind = sorted(body.regions, key=lambda one: _FROM_THE_BACK[one.drawn])
-    raised = body.raised_mm
+    held = tuple(held_shapes(made, {one.held.key: cut_through(one.made) for one in made.holds}))
+    return _section(made, held)
+
+
+def _section(made: MeasuredDessert, held: tuple[Shape, ...]) -> Through:
+    body, near, raised = made.body, made.near, made.body.raised_mm
     section = tuple(
         shape.moved(0.0, 0.0 if region.raises_mm else raised)
-        for region in behind
+        for region in sorted(body.regions, key=lambda one: _FROM_THE_BACK[one.drawn])
         for shape in region.shapes(near)
     )
-    cuts = {one.held.key: draw(one.made) for one in made.holds}
-    held = tuple(held_shapes(made, cuts))
     reaches = [region.reach(near) for region in body.regions]
     # A piece none of which lies in the cut has no outline there.
     reaches += [_reach(shape) for shape in held if shape.loops]
     mold = body.shape
     room = () if body.formed else mold.section(0.0, mold.height_mm)
+    wide = [*(2 * x for loop in room for x, _ in loop), *(wide for wide, _ in reaches)]
+    return Through(
+        max(wide, default=mold.across_mm),
+        raised + max([mold.height_mm, body.top_mm, *(high for _, high in reaches)]),
+        tuple(shifted(loop, 0.0, raised) for loop in room),
+        (*section, *(shape.moved(0.0, raised) for shape in held)),
+    )
+
+
+def draw(made: MeasuredDessert) -> Cut:
+    """Outline every region, in the section and from above.
+
+    Args:
+        made: the dessert, measured and divided [MeasuredDessert].
+    Returns:
+        outlines from the back to the front [mm].
+    Source:
+        geometry; a garnish piece is drawn as a half ball of its volume.
+    """
+    body, raised = made.body, made.body.raised_mm
+    cuts = {one.held.key: draw(one.made) for one in made.holds}
+    held = tuple(held_shapes(made, cuts))
+    through = _section(made, held)
+    own = through.section[: len(through.section) - len(held)]
     dimensions = (
         *heights(body),
         *(dimension for part in body.parts for dimension in part.dimensions(body)),
     )
     return Cut(
-        width_mm=max(
-            [*(2 * x for loop in room for x, _ in loop), *(wide for wide, _ in reaches)],
-            default=mold.across_mm,
-        ),
-        height_mm=raised + max([mold.height_mm, body.top_mm, *(high for _, high in reaches)]),
-        mold_width_mm=mold.across_mm,
-        rim_mm=mold.height_mm,
+        width_mm=through.width_mm,
+        height_mm=through.height_mm,
+        mold_width_mm=body.shape.across_mm,
+        rim_mm=body.shape.height_mm,
         level_mm=raised + body.top_mm,
-        mold=tuple(shifted(loop, 0.0, raised) for loop in room),
-        section=(*section, *(shape.moved(0.0, raised) for shape in held)),
+        mold=through.mold,
+        section=through.section,
         dimensions=tuple(one.raised(raised) for one in dimensions) if raised else dimensions,
-        top=_top_view(made, section, tuple(held_from_above(made, cuts))),
+        top=_top_view(made, own, tuple(held_from_above(made, cuts))),
         views=tuple(view for part in body.parts for view in part.views(made)),
     )
 

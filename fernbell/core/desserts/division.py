@@ -1,8 +1,8 @@
 """Where the knife goes: wedges from the middle, a grid along two sides, slices of what is long."""
 
 import math
-from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import cache
 from itertools import pairwise
 from typing import TYPE_CHECKING, ClassVar, Literal, Self
 
@@ -22,7 +22,9 @@ _FAR_MM = 1e4
 _GARNISH_SITS = figure("garnish sits")
 """How far out on a wedge its garnish sits, as a share of the radius; common practice."""
 
-_MOST_WEDGES, MOST_SIDE = 60, 40
+MOST_WEDGES, MOST_SIDE = 60, 40
+_TRIMMED_MM = 0.1
+"""What stands over less than this is no end to trim."""
 _WEDGE_EDGE_MM = figure("wedge edge")
 _PORTION_SIDE_MM = figure("portion side")
 """Outer edge of a wedge, and side of a square, into which desserts are first divided."""
@@ -49,22 +51,32 @@ class Counted:
     called: ClassVar[str]
 
     if TYPE_CHECKING:
+        count: int
 
         def __init__(self, count: int) -> None: ...
+
+    def says(self) -> str:
+        """'12 wedges'."""
+        return f"{self.count} {self.called}"
+
+    def served(self, plan: Plan) -> float:
+        """How much of it is portions, not ends [0 to 1]."""
+        del plan
+        return 1.0
 
     @classmethod
     def equal(cls, mold: Solid, count: int) -> Self:
         """So many; OutOfRange where nobody can cut them."""
         del mold
-        if count > _MOST_WEDGES:
-            raise OutOfRange("portions", count, f"at most {_MOST_WEDGES} {cls.called}")
+        if count > MOST_WEDGES:
+            raise OutOfRange("portions", count, f"at most {MOST_WEDGES} {cls.called}")
         return cls(count)
 
     @classmethod
     def nearest(cls, mold: Solid, exact: float) -> Self:
         """The number nearest to an exact one [pieces]."""
         del mold
-        return cls(min(_MOST_WEDGES, max(1, round(exact))))
+        return cls(min(MOST_WEDGES, max(1, round(exact))))
 
 
 @dataclass(frozen=True, slots=True)
@@ -77,7 +89,7 @@ class Wedges(Counted):
     symmetry: ClassVar[Symmetry] = "round"
     called: ClassVar[str] = "wedges"
     words: ClassVar[WayWords] = WayWords(
-        "wedges", "Wedges", (Field("count", "Number", least=1, most=_MOST_WEDGES),), "wedges"
+        "wedges", "Wedges", (Field("count", "Number", least=1, most=MOST_WEDGES),), "wedges"
     )
 
     def __post_init__(self) -> None:
@@ -89,7 +101,7 @@ class Wedges(Counted):
         if practice.is_individual(mold.longest_mm):
             return cls(1)
         edge = mold.from_above.perimeter_mm / _WEDGE_EDGE_MM
-        return cls(min(_MOST_WEDGES, round(edge)))
+        return cls(min(MOST_WEDGES, round(edge)))
 
     def centers(self, plan: Plan) -> tuple[Point, ...]:
         """Where the middle of each portion's garnish sits on a plan [mm]."""
@@ -147,6 +159,15 @@ class Grid:
         """How many portions."""
         return self.columns * self.rows
 
+    def says(self) -> str:
+        """'4 × 3, along and across'."""
+        return f"{self.columns} × {self.rows}, along and across"
+
+    def served(self, plan: Plan) -> float:
+        """How much of it is portions: all of it [0 to 1]."""
+        del plan
+        return 1.0
+
     @classmethod
     def usual(cls, mold: Solid) -> "Grid":
         """Squares of 60 mm."""
@@ -169,7 +190,7 @@ class Grid:
         plan = mold.from_above
         square = [grid for grid in _grids() if _stretch(plan, grid) <= _LONGEST_TO_SHORTEST]
         return min(
-            square or list(_grids()),
+            square or _grids(),
             key=lambda one: (abs(math.log(one.count / exact)), _stretch(plan, one)),
         )
 
@@ -198,15 +219,16 @@ class Grid:
 
 @dataclass(frozen=True, slots=True)
 class Slices(Counted):
-    """Equal slices of what is long, cut across."""
+    """Equal slices of what is long, cut across; so thick, what is over is trimmed off its ends."""
 
     count: int
     cut: Literal["slices"] = "slices"
+    each_mm: float | None = None
 
     symmetry: ClassVar[Symmetry] = "long"
     called: ClassVar[str] = "slices"
     words: ClassVar[WayWords] = WayWords(
-        "slices", "Slices", (Field("count", "Number", least=1, most=_MOST_WEDGES),), "slices"
+        "slices", "Slices", (Field("count", "Number", least=1, most=MOST_WEDGES),), "slices"
     )
 
     def __post_init__(self) -> None:
@@ -219,20 +241,30 @@ class Slices(Counted):
             return cls(1)
         return cls.nearest(mold, mold.from_above.width_mm / _SLICE_MM)
 
+    def ends(self, length_mm: float) -> tuple[tuple[float, float], ...]:
+        """Where each slice begins and ends, from the middle of what is so long [mm]."""
+        each = min(self.each_mm or math.inf, length_mm / self.count)
+        start = -each * self.count / 2
+        return tuple((start + i * each, start + (i + 1) * each) for i in range(self.count))
+
+    def served(self, plan: Plan) -> float:
+        """How much of it is slices, not ends [0 to 1]."""
+        ends = self.ends(plan.width_mm)
+        return (ends[-1][1] - ends[0][0]) / plan.width_mm
+
     def centers(self, plan: Plan) -> tuple[Point, ...]:
         """Where the middle of each portion's garnish sits on a plan [mm]."""
-        return tuple(
-            (0.0, plan.width_mm * ((i + 0.5) / self.count - 0.5)) for i in range(self.count)
-        )
+        return tuple((0.0, (low + high) / 2) for low, high in self.ends(plan.width_mm))
 
     def knife(self, plan: Plan) -> tuple[tuple[Stroke, ...], Loop]:
         """Where the knife goes on a plan, and the outline of the first portion [mm]."""
-        half, length = plan.length_mm / 2, plan.width_mm
-        if self.count == 1:
+        half, ends = plan.length_mm / 2, self.ends(plan.width_mm)
+        if self.count == 1 and not self.each_mm:
             return (), ()
-        ys = [length * (i / self.count - 0.5) for i in range(self.count + 1)]
-        strokes = tuple(((-half, y), (half, y)) for y in ys[1:-1])
-        return strokes, box(-half, half, ys[-2], ys[-1])
+        ys = [ends[0][0], *(high for _, high in ends)]
+        trimmed = ys[0] > _TRIMMED_MM - plan.width_mm / 2
+        strokes = tuple(((-half, y), (half, y)) for y in (ys if trimmed else ys[1:-1]))
+        return strokes, box(-half, half, *ends[-1])
 
 
 Division = Wedges | Grid | Slices
@@ -264,18 +296,19 @@ def _of_one_area(edge: Loop, count: int) -> tuple[tuple[Stroke, ...], Loop]:
 def _between(edge: Loop, strokes: tuple[Stroke, ...]) -> tuple[Point, ...]:
     """Where the garnish sits on a portion of an outline: half way between its cuts [mm]."""
     turns = [math.atan2(x, y) for _, (x, y) in strokes]
-    found = []
+    whole, found = Polygon(edge), []
     for begin, end in zip(turns, (*turns[1:], turns[0]), strict=True):
         turn = begin + ((end - begin) % (2 * math.pi) or 2 * math.pi) / 2
         ray = LineString([(0.0, 0.0), (_FAR_MM * math.sin(turn), _FAR_MM * math.cos(turn))])
-        reach = _GARNISH_SITS * float(Polygon(edge).intersection(ray).length)
+        reach = _GARNISH_SITS * float(whole.intersection(ray).length)
         found.append((reach * math.sin(turn), reach * math.cos(turn)))
     return tuple(found)
 
 
-def _grids() -> Iterator[Grid]:
+@cache
+def _grids() -> tuple[Grid, ...]:
     sides = range(1, MOST_SIDE + 1)
-    return (Grid(columns, rows) for columns in sides for rows in sides)
+    return tuple(Grid(columns, rows) for columns in sides for rows in sides)
 
 
 def _stretch(plan: Plan, grid: Grid) -> float:

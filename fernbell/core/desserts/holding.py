@@ -1,6 +1,6 @@
 """What a dessert holds: where the others stand on it, what they take, how they are drawn."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
@@ -15,7 +15,7 @@ from fernbell.starter.practice import practice
 
 if TYPE_CHECKING:
     from fernbell.core.desserts.body import Body
-    from fernbell.core.desserts.cut import Cut
+    from fernbell.core.desserts.cut import Cut, Through
     from fernbell.core.desserts.measure import MeasuredDessert
 
 _APART_MM = practice("held apart")
@@ -127,7 +127,7 @@ def top_of(body: "Body") -> float:
     return body.top_mm + sum(film.thick_mm for film in body.films)
 
 
-def held_shapes(made: "MeasuredDessert", cuts: dict[str, "Cut"]) -> Iterator[Shape]:
+def held_shapes(made: "MeasuredDessert", cuts: Mapping[str, "Cut | Through"]) -> Iterator[Shape]:
     """The sections of what it holds, where they stand; of several rows the one in the middle.
 
     Args:
@@ -159,7 +159,7 @@ def _in_the_cut(made: "MeasuredDessert") -> Iterator[tuple[HeldMade, Point]]:
             yield one, (x, top)
 
 
-def held_from_above(made: "MeasuredDessert", cuts: dict[str, "Cut"]) -> Iterator[Shape]:
+def held_from_above(made: "MeasuredDessert", cuts: Mapping[str, "Cut"]) -> Iterator[Shape]:
     """What is set on it from above: its outline, and what lies on it.
 
     Args:

@@ -96,25 +96,34 @@ def total(figure: str, unit: str, named: tuple[tuple[str, float], ...]) -> Worki
     )
 
 
-def portion_mass(finished: Working, count: int) -> Working:
-    """One portion's weight; finished weight / portions.
+def portion_mass(finished: Working, count: int, share: float = 1.0) -> Working:
+    """One portion's weight; finished weight × share / portions.
 
     Args:
         finished: the finished weight [g].
         count: portions in one dessert [1].
+        share: how much of it is portions, not ends that are trimmed off [0 to 1].
     Returns:
         the working [g].
     Source:
         equal portions.
     """
-    mass = finished.value / count
+    mass = finished.value * share / count
+    trimmed = share < 1
+    times = f" × {figure_text(share)}" if trimmed else ""
     return Working(
         figure="One portion",
         value=mass,
         unit="g",
-        given=(Given("finished weight", finished.value, "g"), Given("portions", count, "")),
-        law="finished weight / portions",
-        arithmetic=f"{figure_text(finished.value)} / {count} = {figure_text(mass)} g",
+        given=(
+            Given("finished weight", finished.value, "g"),
+            *((Given("its ends trimmed off", share, "of it"),) if trimmed else ()),
+            Given("portions", count, ""),
+        ),
+        law="finished weight without its ends / portions"
+        if trimmed
+        else "finished weight / portions",
+        arithmetic=f"{figure_text(finished.value)}{times} / {count} = {figure_text(mass)} g",
         source="equal portions",
         steps=(finished,),
     )

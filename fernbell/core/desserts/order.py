@@ -33,7 +33,7 @@ class Take:
 
 
 @dataclass(frozen=True, slots=True)
-class Order:
+class SolvedOrder:
     """Every size, what the order takes together, and one batch a formula."""
 
     sizes: tuple[Size, ...]
@@ -66,7 +66,7 @@ def solve(dessert: Dessert, book: Book, count: int = 1) -> tuple[Solved, tuple[S
     return order.sizes[0].solved(), order.sheets
 
 
-def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
+def solve_order(sizes: Sequence[Sized], book: Book) -> SolvedOrder:
     """Work out every size of an order and merge what they take.
 
     Args:
@@ -81,20 +81,48 @@ def solve_order(sizes: Sequence[Sized], book: Book) -> Order:
     Source:
         mass balance.
     """
+    merged = merge_order(sizes, book)
+    said = tuple(judge_batches(merged.batches))
+    return SolvedOrder(
+        sizes=tuple(size_of(one, said) for one in merged.each),
+        takes=_takes(merged.demands, merged.readings),
+        batches=merged.batches,
+    )
+
+
+@dataclass(frozen=True, slots=True)
+class Merged:
+    """Every size measured, and one batch a formula for what they take together."""
+
+    each: tuple[MeasuredDessert, ...]
+    readings: Mapping[str, FormulaReading]
+    demands: tuple[Wanted, ...]
+    batches: tuple[Batch, ...]
+
+
+def merge_order(sizes: Sequence[Sized], book: Book) -> Merged:
+    """Measure every size of an order and merge what they take, nothing judged or drawn.
+
+    Args:
+        sizes: desserts and how many of each, shape (n,) [1].
+        book: the formulas and ingredients they refer to [Book].
+    Returns:
+        each size measured, and one batch a formula for all [g].
+    Raises:
+        OutOfRange: a count below 1 or above 5000, or a part too short for a frame.
+        FormulaCircle: a formula contains itself.
+        UnknownKey: a part points at no formula.
+    Source:
+        mass balance.
+    """
     readings = read_formulas(book, [key for dessert, _ in sizes for key in formulas_used(dessert)])
     each = [measured(dessert, readings, count) for dessert, count in sizes]
-    jugs = [_other_pours(one, each) for one in each]
+    jugs = _other_pours(each)
     if len(each) > 1:
         each = [_shared_pour(one, others) for one, others in zip(each, jugs, strict=True)]
     demands = tuple(_demands(each))
-    made = batches(book, readings, demands)
-    said = tuple(judge_batches(made))
     poured = (replace(one, others_g=others) for one, others in zip(each, jugs, strict=True))
-    return Order(
-        sizes=tuple(size_of(one, said) for one in poured),
-        takes=_takes(demands, readings),
-        batches=made,
-    )
+    return Merged(tuple(poured), readings, demands, batches(book, readings, demands))
 
 
 def _poured(one: MeasuredDessert) -> Iterator[tuple[Part, PartResult, float]]:
@@ -107,13 +135,20 @@ def _poured(one: MeasuredDessert) -> Iterator[tuple[Part, PartResult, float]]:
                     yield part, result, grams
 
 
-def _other_pours(one: MeasuredDessert, each: Sequence[MeasuredDessert]) -> Mapping[str, float]:
-    """By part of one size, what the other sizes pour of the same formula [g]."""
-    others = [poured for other in each if other is not one for poured in _poured(other)]
-    return {
-        part.key: sum(grams for _, theirs, grams in others if theirs.formula == result.formula)
-        for part, result, _ in _poured(one)
-    }
+def _other_pours(each: Sequence[MeasuredDessert]) -> list[Mapping[str, float]]:
+    """By size, and by part of it, what the other sizes pour of the same formula [g]."""
+    poured = [tuple(_poured(one)) for one in each]
+    jugs: dict[str, list[tuple[int, float]]] = {}
+    for at, own in enumerate(poured):
+        for _, result, grams in own:
+            jugs.setdefault(result.formula, []).append((at, grams))
+    return [
+        {
+            part.key: sum(grams for other, grams in jugs[result.formula] if other != at)
+            for part, result, _ in own
+        }
+        for at, own in enumerate(poured)
+    ]
 
 
 def _shared_pour(one: MeasuredDessert, others_g: Mapping[str, float]) -> MeasuredDessert:

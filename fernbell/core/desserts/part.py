@@ -3,7 +3,7 @@
 from abc import ABC, abstractmethod
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from typing import TYPE_CHECKING, ClassVar, Literal, Self
+from typing import TYPE_CHECKING, Any, ClassVar, Literal, Self
 
 from fernbell.core.desserts.masses import to_make
 from fernbell.core.field import Field
@@ -87,6 +87,17 @@ class Use:
     field: str
     layer: str | None
     formula: str
+
+
+def _grown(entry: Any, fields: tuple[Field, ...], across: float, up: float) -> Any:
+    """With every measure that grows with the drawing grown, as far as its limits go."""
+    factor = {"across": across, "up": up}
+    grown = {}
+    for field in fields:
+        value = getattr(entry, field.name)
+        if field.grows and value is not None:
+            grown[field.name] = min(field.most, max(field.least, value * factor[field.grows]))
+    return replace(entry, **grown)
 
 
 class Part(ABC):
@@ -179,6 +190,15 @@ class Part(ABC):
         """The same in another mold, by the plans of both."""
         del was, now
         return self
+
+    def in_proportion(self, across: float, up: float) -> Self:
+        """The same so many times as wide and as high [1]; what is spread stays as thick."""
+        grown: Self = _grown(self, self.words.fields, across, up)
+        layers, fields = getattr(self, "layers", ()), self.words.layer_fields
+        if not layers:
+            return grown
+        thicker = tuple(_grown(one, fields, across, up) for one in layers)
+        return replace(grown, layers=thicker)  # type: ignore[type-var,call-arg,unused-ignore]
 
     def kept_as(self, key: str, lifted_mm: float) -> Self:
         """The same under another key, lifted if it hangs in the mold [mm]."""

@@ -1,5 +1,6 @@
 """How a dessert is divided: by wedge, by a grid, by count, or by weight."""
 
+import math
 from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import ClassVar, Literal
@@ -8,6 +9,7 @@ from fernbell.core.desserts import practice
 from fernbell.core.desserts.division import (
     DIVISIONS,
     MOST_SIDE,
+    MOST_WEDGES,
     Division,
     Grid,
     Slices,
@@ -17,7 +19,7 @@ from fernbell.core.desserts.division import (
 from fernbell.core.errors import OutOfRange
 from fernbell.core.field import Field, check_fields
 from fernbell.core.molds import Solid, Symmetry
-from fernbell.core.working import Given, Working, figure_text
+from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,8 +52,23 @@ class ByWeight:
         check_fields(self, self.words.fields)
 
 
-Portions = Wedges | Grid | Slices | ByCount | ByWeight
-WAYS = (*DIVISIONS, ByCount, ByWeight)
+@dataclass(frozen=True, slots=True)
+class ByThickness:
+    """Slices so thick, as many as there are; what is over is trimmed off both ends."""
+
+    slice_mm: float
+    cut: Literal["by thickness"] = "by thickness"
+
+    words: ClassVar[WayWords] = WayWords(
+        "by thickness", "So thick", (Field("slice_mm", "Thick", least=5, most=300),), "slices"
+    )
+
+    def __post_init__(self) -> None:
+        check_fields(self, self.words.fields)
+
+
+Portions = Wedges | Grid | Slices | ByCount | ByWeight | ByThickness
+WAYS = (*DIVISIONS, ByCount, ByWeight, ByThickness)
 """Every way a dessert can be divided."""
 _DIVISION: Mapping[Symmetry, type[Division]] = {one.symmetry: one for one in DIVISIONS}
 
@@ -96,6 +113,9 @@ def said_each_way(division: Division, mold: Solid, portion_g: float | None) -> t
         definition.
     """
     grams = ByWeight(min(5000, max(5, round(portion_g or practice.PORTION_ABOUT.value))))
+    if isinstance(division, Slices):
+        thick = division.each_mm or mold.from_above.width_mm / division.count
+        return Slices(division.count), ByThickness(min(300, max(5, round(thick, 1)))), grams
     if not isinstance(division, Grid):
         return division, grams
     return division, ByCount(division.count), grams
@@ -126,6 +146,8 @@ def divide(
         return portions if kept else own.nearest(mold, portions.count), None
     if isinstance(portions, ByCount):
         return own.equal(mold, portions.count), None
+    if isinstance(portions, ByThickness):
+        return _so_thick(portions.slice_mm, mold)
     if portions.portion_g <= garnish_g:
         allowed = f"more than {figure_text(garnish_g)}, its garnish"
         raise OutOfRange("portion_g", portions.portion_g, allowed)
@@ -134,6 +156,27 @@ def divide(
     exact = plain_g / (portions.portion_g - garnish_g)
     division = own.nearest(mold, exact)
     return division, _number_working(portions.portion_g, plain_g, garnish_g, exact, division)
+
+
+def _so_thick(slice_mm: float, mold: Solid) -> tuple[Division, Working | None]:
+    """Slices so thick of what is long; anything else is divided as is usual."""
+    if mold.symmetry != "long":
+        return portions_for(mold), None
+    length = mold.from_above.width_mm
+    exact = length / slice_mm
+    count = min(MOST_WEDGES, max(1, math.floor(exact + 1e-9)))
+    ends = max(0.0, length - count * slice_mm)
+    working = Working(
+        figure="Slices so thick",
+        value=exact,
+        unit="slices",
+        given=(Given("length", length, "mm"), Given("thickness", slice_mm, "mm")),
+        law="slices = length / thickness, whole ones; the rest is trimmed off both ends",
+        arithmetic=f"{figure_text(length)} / {figure_text(slice_mm)} = {figure_text(exact)}; "
+        f"{count} slices, {figure_text(ends / 2)} mm off each end",
+        source=GEOMETRY,
+    )
+    return Slices(count, each_mm=min(slice_mm, length)), working
 
 
 def _number_working(

@@ -56,6 +56,7 @@ LEAF_THICKNESS = PRACTICE["leaf thickness"]
 STREWN = PRACTICE["strewn on 100 cm²"]
 SAUCE = PRACTICE["sauce on a portion"]
 SOAK = PRACTICE["soak on 100 cm²"]
+LONGEST_TO_SHORTEST = PRACTICE["longest to shortest"]
 AHEAD_FROM = PRACTICE["ahead from"]
 
 

@@ -4,9 +4,15 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from fernbell.core.desserts import practice
-from fernbell.core.desserts.dessert import Dessert, lay_out
+from fernbell.core.desserts.dessert import Dessert, lay_out, shape_of
 from fernbell.core.desserts.part import Part
-from fernbell.core.desserts.portions import ByWeight, Portions, division_in, portions_for
+from fernbell.core.desserts.portions import (
+    ByThickness,
+    ByWeight,
+    Portions,
+    division_in,
+    portions_for,
+)
 from fernbell.core.desserts.rules import BY_NAME
 from fernbell.core.errors import CoreError, UnknownKey
 from fernbell.core.molds import Solid
@@ -69,18 +75,18 @@ def refit(dessert: Dessert, mold: Solid) -> Dessert:
     """
     was, now = (one.from_above for one in (dessert.mold, mold))
     parts = tuple(part.refitted(was, now) for part in dessert.parts)
-    return replace(dessert, mold=mold, parts=parts, portions=_portions(dessert.portions, mold))
+    fitted = replace(dessert, mold=mold, parts=parts, portions=portions_for(mold))
+    return replace(fitted, portions=_portions(dessert.portions, shape_of(fitted)))
 
 
-def _portions(portions: Portions, mold: Solid) -> Portions:
+def _portions(portions: Portions, shape: Solid) -> Portions:
     """Kept from cake to cake; an individual is one portion, and what was one is divided anew."""
-    if isinstance(portions, ByWeight):
+    if isinstance(portions, ByWeight | ByThickness):
         return portions
-    own = division_in(mold)
-    foreign = portions.cut != "by count" and not isinstance(portions, own)
+    foreign = portions.cut != "by count" and not isinstance(portions, division_in(shape))
     whole = portions.cut != "grid" and portions.count == 1
-    individual = practice.is_individual(mold.longest_mm)
-    return portions_for(mold) if foreign or individual or whole else portions
+    individual = practice.is_individual(shape.longest_mm)
+    return portions_for(shape) if foreign or individual or whole else portions
 
 
 def place_stack(

@@ -84,7 +84,7 @@ def measured(dessert: Dessert, readings: Readings, count: int) -> MeasuredDesser
         HeldMade(one, measured(one.dessert, readings, how_many(count, one.each, MOST_DESSERTS)))
         for one in dessert.holds
     )
-    plain = _finished(before, holds)
+    plain = finished_weight(before, holds)
     division, working = divide(
         dessert.portions,
         body.shape,
@@ -171,13 +171,23 @@ def size_of(made: MeasuredDessert, said: Iterable[Finding]) -> Size:
     Source:
         geometry and common practice; each finding names its own.
     """
-    finished = _finished(made.parts, made.holds)
-    portion = portion_mass(finished, made.division.count) if finished else None
+    finished = finished_weight(made.parts, made.holds)
+    served = made.division.served(made.body.shape.from_above)
+    portion = portion_mass(finished, made.division.count, served) if finished else None
     return Size(made, finished, portion, worst_first((*judge(made, portion), *said)))
 
 
-def _finished(parts: tuple[PartResult, ...], holds: tuple[HeldMade, ...]) -> Working | None:
-    """The sum of all parts and of what it holds, None while one is unknown or there is none."""
+def finished_weight(parts: tuple[PartResult, ...], holds: tuple[HeldMade, ...]) -> Working | None:
+    """What comes to the table of a dessert: the sum of its parts and of what it holds.
+
+    Args:
+        parts: what its own parts take [PartResult].
+        holds: other desserts on or in it [HeldMade].
+    Returns:
+        the working; None while one is unknown or there is none [g].
+    Source:
+        mass balance.
+    """
     named = tuple(_served(part, part.mass.value) for part in parts if part.mass is not None)
     others = [(one, _weight(one)) for one in holds]
     also = tuple((f"{one.held.each} × {one.name}", mass.value) for one, mass in others if mass)
@@ -199,7 +209,7 @@ def _of_held(made: MeasuredDessert, each: int) -> Iterator[PartResult]:
 
 def _weight(one: HeldMade) -> Working | None:
     """What it holds of another dessert weighs together."""
-    finished = _finished(one.made.parts, one.made.holds)
+    finished = finished_weight(one.made.parts, one.made.holds)
     if finished is None:
         return None
     return for_all(f"{one.held.each} × {one.name}", finished, one.held.each)

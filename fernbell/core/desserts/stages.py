@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.holding import held_steps
+from fernbell.core.desserts.laid import Taken, laid
 from fernbell.core.desserts.measure import MeasuredDessert, Readings
 from fernbell.core.desserts.regions import Shape, ShapeKey, liner_sheet, strip_length
 from fernbell.core.desserts.step import BuildStep, Moment
@@ -27,9 +28,10 @@ class Stage:
     `shows` are the shapes of the cut that stand after it, by their place in its section, and
     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
     `aside` says that it stands by itself, on a board of its own. `ahead` says what the formulas
-    used here need before. The wait begins when the stage is done; `wait_source` says who asks
-    for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut;
-    `lowered_mm` says how much lower it is drawn while what raises it is not under it yet.
+    used here need before; `laid` is what it takes, told once. The wait begins when the stage is
+    done; `wait_source` says who asks for it. `flat` is drawn instead of what it shows, where it is
+    not yet as it will be cut; `lowered_mm` says how much lower it is drawn while what raises it is
+    not under it yet.
     """
 
     code: str
@@ -48,6 +50,7 @@ class Stage:
     cold: bool = False
     flat: tuple[Shape, ...] = ()
     lowered_mm: float = 0.0
+    laid: tuple[Taken, ...] = ()
 
 
 def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage, ...]:
@@ -74,22 +77,25 @@ def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage
     turned = not body.is_upright
     stages: list[Stage] = []
     standing: tuple[int, ...] = ()
-    for step in _beside(steps):
+    beside, inside = _beside(steps), list(_in_the_mold(body, steps))
+    for step in beside:
         stages.append(_stage(step, (), place, readings, aside=True))
-    for step in _in_the_mold(body, steps):
+    for step in inside:
         stage = _stage(step, standing, place, readings, in_mold=True, turned=turned)
         standing = stage.shows
         stages.append(stage)
     feet = {place[made.shape(one)]: one.raises_mm for one in body.regions if one.raises_mm}
     frozen = any(one.wait and one.wait.kind is WaitKind.FREEZE for one in stages)
-    for step in _out_of_the_mold(body, steps, readings, frozen=frozen):
+    outside = list(_out_of_the_mold(body, steps, readings, frozen=frozen))
+    for step in outside:
         # What is served in its glass never leaves it.
         stage = _stage(step, standing, place, readings, in_mold=body.served_in_it)
         standing = stage.shows
         stages.append(stage)
-    if not feet:
-        return tuple(stages)
-    return tuple(replace(one, lowered_mm=_lacking(one, feet)) for one in stages)
+    return tuple(
+        replace(one, laid=what, lowered_mm=_lacking(one, feet))
+        for one, what in zip(stages, laid(made, [*beside, *inside, *outside]), strict=True)
+    )
 
 
 def _lacking(stage: Stage, feet: dict[int, float]) -> float:

@@ -25,7 +25,8 @@ class BuildStep:
 
     `usual` is the wait where no method names one; `flat` is drawn instead where it is not yet as
     it will be cut, a sheet before it is rolled; `low_mm` and `high_mm` say between which
-    heights it goes into the mold; `after` names the step beside the mold that it follows.
+    heights it goes into the mold; `after` names the step beside the mold that it follows;
+    `uses` are parts and layers it takes that no shape of its own shows.
     """
 
     moment: Moment
@@ -40,6 +41,7 @@ class BuildStep:
     low_mm: float = 0.0
     high_mm: float = 0.0
     after: str = ""
+    uses: tuple[tuple[str, str | None], ...] = ()
 
 
 def torch_step(name: str) -> BuildStep:

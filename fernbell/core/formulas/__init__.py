@@ -9,6 +9,7 @@ from fernbell.core.formulas.air import (
 )
 from fernbell.core.formulas.airy import USUAL_DENSITY, lacks_air
 from fernbell.core.formulas.book import (
+    SETS,
     SIGNS,
     SOAKED,
     STRAINED,
@@ -40,7 +41,7 @@ from fernbell.core.formulas.figures import (
 from fernbell.core.formulas.gauge import Gauge, Section, Verdict, Window
 from fernbell.core.formulas.judging import Judged
 from fernbell.core.formulas.kinds import KINDS, Kind, may_do, usual_rule
-from fernbell.core.formulas.labels import Declared
+from fernbell.core.formulas.labels import Declared, declared
 from fernbell.core.formulas.looks import FORMULA_SHOWS, color_of, flavor_by
 from fernbell.core.formulas.mending import Mend
 from fernbell.core.formulas.method import (
@@ -93,6 +94,7 @@ __all__ = [
     "GROUPS",
     "HOLD_SOURCE",
     "KINDS",
+    "SETS",
     "SIGNS",
     "SOAKED",
     "STRAINED",
@@ -150,6 +152,7 @@ __all__ = [
     "color_of",
     "compare",
     "compose",
+    "declared",
     "dissolved",
     "egg_account",
     "factor_to_mass",

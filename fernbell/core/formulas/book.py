@@ -15,6 +15,10 @@ from fernbell.starter.practice import practice
 STRAINED = Field("strained_percent", "Left in the sieve", most=100, step=5, first=100)
 SOAKED = Field("soaked", "Times its weight of water", most=20, step=0.5, first=LEAF_SOAKS_UP)
 """What a line may say beside its grams."""
+SETS = Field(
+    "sets_min", "Can be filled for", most=600, open_least=True, empty="as long as it takes"
+)
+"""How long a mousse or a foam stays soft enough to be filled; the chef's."""
 
 
 @dataclass(frozen=True, slots=True)

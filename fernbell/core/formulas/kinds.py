@@ -10,12 +10,13 @@ class Kind:
 
     `texture` is how it is drawn in a cut; `does` the rules a part made of it may have, the usual
     one first, and nothing where it may have any; what is `baked` does not stand in a pot, and
-    needs no other heating for its eggs.
+    needs no other heating for its eggs; what is made `in_a_pot` takes its room there.
     """
 
     texture: str
     does: tuple[str, ...] = ()
     baked: bool = False
+    in_a_pot: bool = False
 
 
 KINDS: Mapping[str, Kind] = {
@@ -30,11 +31,15 @@ KINDS: Mapping[str, Kind] = {
         baked=True,
     ),
     "sponge": Kind(
-        "sponge", ("base", "insert", "band", "garnish", "tier", "roll", "leaf", "foot"), baked=True
+        "sponge",
+        ("base", "insert", "band", "garnish", "tier", "roll", "leaf", "foot"),
+        baked=True,
     ),
     "mousse": Kind("airy", ("fill", "insert", "garnish", "tier", "core", "roll", "piped")),
     "meringue": Kind(
-        "airy", ("garnish", "base", "insert", "fill", "tier", "piped", "leaf", "foot"), baked=True
+        "airy",
+        ("garnish", "base", "insert", "fill", "tier", "piped", "leaf", "foot"),
+        baked=True,
     ),
     "cream": Kind(
         "smooth", ("insert", "fill", "garnish", "coat", "tier", "core", "roll", "piped", "sauce")
@@ -44,7 +49,9 @@ KINDS: Mapping[str, Kind] = {
         ("insert", "fill", "coat", "garnish", "tier", "core", "roll", "piped", "drip", "sauce"),
     ),
     "custard": Kind(
-        "smooth", ("insert", "fill", "garnish", "tier", "core", "roll", "piped", "sauce")
+        "smooth",
+        ("insert", "fill", "garnish", "tier", "core", "roll", "piped", "sauce"),
+        in_a_pot=True,
     ),
     "chocolate": Kind(
         "smooth",
@@ -64,12 +71,15 @@ KINDS: Mapping[str, Kind] = {
         baked=True,
     ),
     "fruit": Kind(
-        "set", ("insert", "fill", "coat", "garnish", "tier", "core", "roll", "sauce", "leaf")
+        "set",
+        ("insert", "fill", "coat", "garnish", "tier", "core", "roll", "sauce", "leaf"),
+        in_a_pot=True,
     ),
-    "glaze": Kind("liquid", ("coat", "insert", "garnish", "drip", "sauce")),
+    "glaze": Kind("liquid", ("coat", "insert", "garnish", "drip", "sauce"), in_a_pot=True),
     "caramel": Kind(
         "liquid",
         ("insert", "fill", "coat", "garnish", "tier", "core", "roll", "drip", "sauce", "leaf"),
+        in_a_pot=True,
     ),
     "crisp": Kind(
         "crisp",
@@ -77,7 +87,9 @@ KINDS: Mapping[str, Kind] = {
         baked=True,
     ),
     "syrup": Kind(
-        "liquid", ("soak", "coat", "fill", "insert", "garnish", "tier", "sauce", "crust")
+        "liquid",
+        ("soak", "coat", "fill", "insert", "garnish", "tier", "sauce", "crust"),
+        in_a_pot=True,
     ),
     "preparation": Kind("smooth"),
 }

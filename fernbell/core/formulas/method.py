@@ -106,6 +106,11 @@ class Step:
             check_range("minutes", self.minutes, open_least=True)
 
     @property
+    def in_the_oven(self) -> bool:
+        """Whether it takes room in an oven."""
+        return bool(self.then) or "oven" in self.tool.lower()
+
+    @property
     def warmest_c(self) -> float | None:
         """The upper end of its temperature [°C]; None where none is told."""
         return self.temperature_c if self.temperature_to_c is None else self.temperature_to_c

@@ -41,7 +41,7 @@ BEEKEEPER = (
             ),
             step(
                 "roll",
-                "Roll 2.5 mm, line the ring, dock, leave the overhang; chill.",
+                "Roll {thickness}, line the ring, dock, leave the overhang; chill.",
                 4,
                 wait=chill(30, 240),
             ),
@@ -85,7 +85,7 @@ BEEKEEPER = (
             step("cook", "Cook on, stirring.", 108),
             step(
                 "butter",
-                "Below 60 °C butter and salt in; blend; 9 mm into the shell.",
+                "Below 60 °C butter and salt in; blend; {thickness} into the shell.",
                 60,
                 tool="hand blender",
                 wait=chill(60, 720, placed=True),

@@ -47,7 +47,7 @@ HEDGEROW = (
             ),
             step(
                 "bake",
-                "Spread 7 mm on a lined tray; bake hot and short.",
+                "Spread for {thickness} baked on a lined tray; bake hot and short.",
                 225,
                 6,
                 tool="oven",
@@ -99,7 +99,9 @@ HEDGEROW = (
                 tool="whisk",
                 sign="34 °Bx on the refractometer",
             ),
-            step("pour", "Pipe into a 30 mm bar mold; freeze hard.", -18, wait=freeze(180, 480)),
+            step(
+                "pour", "Pipe into a bar mold of {across}; freeze hard.", -18, wait=freeze(180, 480)
+            ),
         ),
         by_brix(34, 3, 5),
         base="blackcurrant",

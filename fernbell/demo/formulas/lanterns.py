@@ -74,7 +74,7 @@ LANTERNS = (
             step("mix", "Mix soft butter, sugar, flour, salt.", 20, tool="paddle"),
             step(
                 "roll",
-                "Roll 2 mm between sheets; freeze; cut to the piped size.",
+                "Roll {thickness} between sheets; freeze; cut to the piped size.",
                 -18,
                 wait=freeze(30, 10_080, placed=False),
             ),

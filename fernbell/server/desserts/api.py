@@ -7,9 +7,10 @@ from uuid import UUID
 from django.http import HttpResponse
 from ninja import Query
 
-from fernbell.core.desserts import Bite, drawn_in, place_stack, propose, propose_layer, refit
+from fernbell.core.desserts import Bite, place_stack, propose, propose_layer, refit
 from fernbell.core.desserts import Dessert as CoreDessert
 from fernbell.core.desserts.kinds import KINDS, picture
+from fernbell.core.desserts.measure import MeasuredDessert, Readings
 from fernbell.server.desserts import assemble
 from fernbell.server.desserts.begin import begin
 from fernbell.server.desserts.bites import sweetness_with
@@ -39,8 +40,6 @@ from fernbell.server.desserts.schemas import (
     StackOut,
     WorkedOut,
 )
-from fernbell.server.formulas.assemble import with_methods
-from fernbell.server.formulas.schemas import SheetOut
 from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.molds.assemble import mold_of
 from fernbell.server.problems import Invalid
@@ -72,13 +71,21 @@ def _drawn(request: MemberRequest, entry: DessertIn) -> CoreDessert:
     return assemble.drawn(alone, mold, held_by(request.auth, alone))
 
 
-def _saved(request: MemberRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
+def saved_sizes(request: MemberRequest, row_id: UUID, count: int | None) -> list[assemble.Sized]:
     """A row's sizes; `count` is how many of its own."""
     require(request.auth, Act.READ)
     saved = entry_of(request.auth, row_id)
     entry = saved.model_copy(update={"count": count}) if count else saved
     molds = molds_named(request.auth, frozenset(key for _, key in assemble.molds_of(entry)))
     return assemble.sized(entry, molds, held_by(request.auth, entry, (row_id,)))
+
+
+def one_size(request: MemberRequest, row_id: UUID, key: str) -> tuple[MeasuredDessert, Readings]:
+    """The size of a row that is asked for (the first if there is no such), measured."""
+    sizes = saved_sizes(request, row_id, None)
+    shown = next((one for one in sizes if one.key == key), sizes[0])
+    (made,), readings = assemble.measured_all(request.auth, [shown])
+    return made, readings
 
 
 def _as_json(request: MemberRequest, sizes: list[assemble.Sized], key: str) -> HttpResponse:
@@ -148,15 +155,7 @@ def solved(
     request: MemberRequest, row_id: UUID, count: Count = None, size: SizeKey = ""
 ) -> HttpResponse:
     """What it takes as saved, for its own count or another; findings and the cut."""
-    return _as_json(request, _saved(request, row_id, count), size)
-
-
-@router.get("/{uuid:row_id}/sheets", response=list[SheetOut], operation_id="dessert_sheets")
-def sheets(request: MemberRequest, row_id: UUID, count: Count = None) -> Any:
-    """One scaled sheet a formula for the whole order, in building order."""
-    sizes = _saved(request, row_id, count)
-    order = assemble.solved(request.auth, sizes)
-    return with_methods(request.auth, order.sheets, drawn_in(size.dessert for size in sizes))
+    return _as_json(request, saved_sizes(request, row_id, count), size)
 
 
 @router.get("/{uuid:row_id}/bites", response=list[BiteWith], operation_id="taste_dessert_with")
@@ -176,4 +175,4 @@ def bites(
 @router.get("/{uuid:row_id}/bite", response=Bite | None, operation_id="taste_dessert")
 def bite(request: MemberRequest, row_id: UUID, size: SizeKey = "") -> Any:
     """How sweet, fat, sour and salt a bite through the cut is, part by part."""
-    return assemble.bite_of(request.auth, _saved(request, row_id, None), size)
+    return assemble.bite_of(request.auth, saved_sizes(request, row_id, None), size)

@@ -10,9 +10,9 @@ from fernbell.core.desserts import (
     Bite,
     Dessert,
     Held,
-    Order,
     Portions,
     Solved,
+    SolvedOrder,
     formulas_used,
     portions_for,
     refit,
@@ -23,8 +23,10 @@ from fernbell.core.desserts import (
     usual_build,
 )
 from fernbell.core.desserts.kinds import expected_rules
+from fernbell.core.desserts.measure import MeasuredDessert, Readings
+from fernbell.core.desserts.solve import measured
 from fernbell.core.findings import Severity
-from fernbell.core.formulas import lines_of
+from fernbell.core.formulas import lines_of, read_formulas
 from fernbell.core.molds import trays
 from fernbell.server.desserts.schemas import (
     PARTS,
@@ -103,10 +105,17 @@ def _size(first: Dessert, size: SizeIn, mold: Mold) -> Sized:
     return Sized(size.key, mold, dessert, size.count)
 
 
-def solved(member: Member, sizes: Sequence[Sized]) -> Order:
+def solved(member: Member, sizes: Sequence[Sized]) -> SolvedOrder:
     """Every size worked out with the kitchen's formulas. One query."""
     keys = {key for size in sizes for key in formulas_used(size.dessert) if is_uuid(key)}
     return solve_order([(size.dessert, size.count) for size in sizes], book_for(member, keys))
+
+
+def measured_all(member: Member, sizes: Sequence[Sized]) -> tuple[list[MeasuredDessert], Readings]:
+    """Every size measured, and the formulas they are made of. One query."""
+    used = [key for size in sizes for key in formulas_used(size.dessert)]
+    readings = read_formulas(book_for(member, set(filter(is_uuid, used))), used)
+    return [measured(size.dessert, readings, size.count) for size in sizes], readings
 
 
 def bite_of(member: Member, sizes: Sequence[Sized], key: str) -> Bite | None:

@@ -26,8 +26,9 @@ class Dessert(Row):
     held = models.ManyToManyField("self", symmetrical=False, related_name="held_by")
 
     def users(self) -> set[str]:
-        """Names of the desserts that hold it."""
-        return set(self.held_by.filter(archived_at=None).values_list("name", flat=True))
+        """Names of the desserts that hold it, and of the orders it is in."""
+        held = self.held_by.filter(archived_at=None).values_list("name", flat=True)
+        return {*held, *self.orders.filter(archived_at=None).values_list("name", flat=True)}
 
 
 class Stack(Row):

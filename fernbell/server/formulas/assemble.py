@@ -2,7 +2,6 @@
 
 from collections.abc import Callable, Iterable, Mapping
 from dataclasses import replace
-from typing import Any
 
 from fernbell.core.families import Job, asides, judge_steps, read_dial, sentence
 from fernbell.core.formulas import (
@@ -162,25 +161,43 @@ def with_methods(
     notes: dict[str, dict[str, str]] = {}
     for formula, key, note in noted.values_list("formula_id", "key", "note"):
         notes.setdefault(str(formula), {})[key] = note
-    system, said = System(member.measures), _said_to(member)
     return [
-        SheetOut(
-            sheet=sheet,
-            size=sheet_working(sheet),
-            batch=batch_working(sheet),
-            method=_method(heads[sheet.formula], (drawn or {}).get(sheet.formula, Drawn()), said),
-            told=[
-                step_figures(step, fahrenheit=member.fahrenheit)
-                for step in STEPS.validate_python(heads[sheet.formula].method)
-            ],
-            kind=heads[sheet.formula].kind,
-            flavor=heads[sheet.formula].flavor,
-            workings={line.key: line_working(sheet, line) for line in sheet.lines},
-            kitchen=_in_kitchen(sheet, weighed, system),
-            notes=notes.get(sheet.formula, {}),
+        _page(
+            member,
+            sheet,
+            heads[sheet.formula],
+            (drawn or {}).get(sheet.formula, Drawn()),
+            _in_kitchen(sheet, weighed, System(member.measures)),
+            notes.get(sheet.formula, {}),
         )
         for sheet in made
     ]
+
+
+def _page(
+    member: Member,
+    sheet: Sheet,
+    head: models.Formula,
+    drawn: Drawn,
+    kitchen: dict[str, InMeasures],
+    notes: dict[str, str],
+) -> SheetOut:
+    """Steps as they are kept, what follows the drawing in words, in the person's degrees."""
+    steps, said = STEPS.validate_python(head.method), _said_to(member)
+    return SheetOut(
+        sheet=sheet,
+        size=sheet_working(sheet),
+        batch=batch_working(sheet),
+        kind=head.kind,
+        flavor=head.flavor,
+        color=head.color,
+        method=[replace(step, text=said(as_drawn(step.text, drawn))) for step in steps],
+        told=[step_figures(step, fahrenheit=member.fahrenheit) for step in steps],
+        waits=[wait_words(step.wait) if step.wait else "" for step in steps],
+        workings={line.key: line_working(sheet, line) for line in sheet.lines},
+        kitchen=kitchen,
+        notes=notes,
+    )
 
 
 def _in_kitchen(
@@ -192,8 +209,3 @@ def _in_kitchen(
         if line.ingredient
     }
     return {key: one for key, one in said.items() if one}
-
-
-def _method(row: models.Formula, drawn: Drawn, said: Said) -> list[Any]:
-    """Steps as they are kept, what follows the drawing in words, in the person's degrees."""
-    return [{**step, "text": said(as_drawn(step["text"], drawn))} for step in row.method]

@@ -23,6 +23,7 @@ class Formula(Row):
     losses = models.JSONField(default=dict)
     gas_kept = models.FloatField(null=True)
     measured_density_g_ml = models.FloatField(null=True)
+    sets_min = models.FloatField(null=True)
     method = models.JSONField(default=list)
     whole_eggs = models.BooleanField(default=False)
     job = models.CharField(max_length=60, blank=True)

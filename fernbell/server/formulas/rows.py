@@ -30,6 +30,7 @@ def write(member: Keeper, row: Formula, data: FormulaIn) -> None:
     row.losses = losses_as_json(data.losses)
     row.gas_kept = data.gas_kept
     row.measured_density_g_ml = data.measured_density_g_ml
+    row.sets_min = data.sets_min
     row.method = [step.model_dump(mode="json") for step in data.method if step.text]
     row.whole_eggs = data.whole_eggs
     row.job = data.job
@@ -76,7 +77,10 @@ def snapshot(row: Formula) -> Snapshot:
     """The row as an entry."""
     lines = [as_json(line) for line in FormulaLine.objects.filter(formula_id=row.pk)]
     fields = ("name", "kind", "flavor", "base_lines", "losses", "gas_kept", "method", "whole_eggs")
-    own = {field: getattr(row, field) for field in (*fields, "job", "measured_density_g_ml")}
+    own = {
+        field: getattr(row, field)
+        for field in (*fields, "job", "sets_min", "measured_density_g_ml")
+    }
     return own | {"lines": lines}
 
 

@@ -9,6 +9,7 @@ from pydantic import Field, StringConstraints, model_validator
 from fernbell.core.errors import OutOfRange
 from fernbell.core.families import Aside, Dial, DialBand, Landing, Own, Slot, job_named
 from fernbell.core.formulas import (
+    SETS,
     USUAL_LOSSES,
     Brings,
     Declared,
@@ -124,6 +125,7 @@ class FormulaIn(Entry):
     losses: Losses = USUAL_LOSSES
     gas_kept: float | None = None
     measured_density_g_ml: float | None = None
+    sets_min: float | None = None
     method: list[StepIn] = Field(default=[], max_length=60)
     whole_eggs: bool = False
     job: Short = ""
@@ -133,6 +135,7 @@ class FormulaIn(Entry):
         """Let core refuse what is out of range; line keys are used once."""
         if self.job:
             job_named(self.job)
+        SETS.check(self.sets_min)
         keys = [line.key for line in self.lines]
         if len(set(keys)) < len(keys):
             raise OutOfRange("lines", "a key used twice", "lines with keys of their own")
@@ -221,6 +224,7 @@ class FormulaOut(FormulaHead):
     losses: Losses
     gas_kept: float | None
     measured_density_g_ml: float | None
+    sets_min: float | None
     method: list[Step]
     whole_eggs: bool
     job: str
@@ -340,7 +344,7 @@ class SheetOut(Schema):
     """A scaled sheet with its method, and the workings of size, batch and every line by key.
 
     `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them;
-    `told` how hot, how long and with what each step is done.
+    `told` how hot, how long and with what each step is done, `waits` what it ends with.
     """
 
     sheet: Sheet
@@ -348,8 +352,10 @@ class SheetOut(Schema):
     batch: Working
     kind: str
     flavor: str
+    color: str
     method: list[Step]
     told: list[str]
+    waits: list[str]
     workings: dict[str, Working]
     kitchen: dict[str, InMeasures]
     notes: dict[str, str]

@@ -14,6 +14,7 @@ class Mold(Row):
     note = models.CharField(max_length=2000, blank=True)
 
     def users(self) -> set[str]:
-        """Names of the desserts made in it."""
+        """Names of the desserts made in it, and of the orders that ask for it."""
         own = self.desserts.filter(archived_at=None) | self.also_in.filter(archived_at=None)
-        return set(own.values_list("name", flat=True))
+        orders = self.orders.filter(archived_at=None).values_list("name", flat=True)
+        return {*own.values_list("name", flat=True), *orders}

@@ -7,8 +7,9 @@ from fernbell.core.desserts.regions.cutout import Cutout
 from fernbell.core.desserts.regions.drops import Drops
 from fernbell.core.desserts.regions.enclosed import Enclosed
 from fernbell.core.desserts.regions.film import Film, exposed_surface
+from fernbell.core.desserts.regions.flat import FromSheet, piece_of
 from fernbell.core.desserts.regions.leaves import Leaves
-from fernbell.core.desserts.regions.lined import Hollow, Lined
+from fernbell.core.desserts.regions.lined import Hollow, Lined, roll_out
 from fernbell.core.desserts.regions.mounds import Mounds
 from fernbell.core.desserts.regions.pieces import Pieces
 from fernbell.core.desserts.regions.places import all_over, along_edge, side_by_side
@@ -42,6 +43,7 @@ __all__ = [
     "Drops",
     "Enclosed",
     "Film",
+    "FromSheet",
     "Hollow",
     "Leaves",
     "Lined",
@@ -64,6 +66,8 @@ __all__ = [
     "along_edge",
     "exposed_surface",
     "liner_sheet",
+    "piece_of",
+    "roll_out",
     "sheet_length",
     "shifted",
     "side_by_side",

@@ -3,6 +3,10 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+import numpy as np
+
+from fernbell.core.desserts.cells import Cells, Shares
+from fernbell.core.desserts.regions.flat import FromSheet, piece_of
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Plan, Solid, box, moved
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
@@ -109,6 +113,18 @@ class Block(Region):
         """To its further side and its top."""
         del near
         return self.across_mm + 2 * max(map(abs, self.middles_mm)), self.high_mm
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """By its own volume, where it stands [1]."""
+        del near
+        each = [cells.by_volume(self.solid, x) for x in self.middles_mm]
+        return np.asarray(sum(each) / len(each))
+
+    def from_sheet(self) -> FromSheet | None:
+        """Its outline, where its sides are upright."""
+        if not self.solid.is_upright or self.plan.hole():
+            return None
+        return FromSheet(piece_of(self.plan), len(self.middles_mm), self.thick_mm)
 
     def hidden_edge(self) -> Loop | None:
         """The lowest of a stack shows its edge."""

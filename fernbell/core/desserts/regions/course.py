@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from fernbell.core.desserts.regions.flat import FromSheet, piece_of
 from fernbell.core.desserts.regions.outlines import around
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Solid
@@ -74,6 +75,12 @@ class Course(Region):
         half = self.mold.across_mm / 2
         standing = [one.holes(low_mm, high_mm, half) for one in self.before]
         return around(self.mold.section(low_mm, high_mm), standing)
+
+    def from_sheet(self) -> FromSheet | None:
+        """From wall to wall, where the wall is upright."""
+        if not self.mold.is_upright or self.before:
+            return None
+        return FromSheet(piece_of(self.mold.plan_at(self.low_mm)), 1, self.thick_mm)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """From wall to wall."""

@@ -7,6 +7,8 @@ from dataclasses import dataclass
 from shapely import intersection
 from shapely.geometry import Polygon, box
 
+from fernbell.core.cutting import RoundBlank
+from fernbell.core.desserts.regions.flat import FromSheet
 from fernbell.core.desserts.regions.outlines import loops_of, skin
 from fernbell.core.desserts.regions.pieces import disc_at
 from fernbell.core.desserts.regions.region import COAT, Region, Surroundings, Takes
@@ -54,6 +56,10 @@ class Cutout(Region):
             source=GEOMETRY,
         )
         return Takes(working.figure, working, working)
+
+    def from_sheet(self) -> FromSheet:
+        """The disc."""
+        return FromSheet(RoundBlank(self.wide_mm), 1, self.thick_mm)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """On a flat top as it was cut; over what is round as it sinks down."""

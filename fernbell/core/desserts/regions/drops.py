@@ -4,6 +4,7 @@ import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.regions.outlines import top_at
 from fernbell.core.desserts.regions.pieces import disc_at
 from fernbell.core.desserts.regions.region import GARNISH, Region, Surroundings, Takes
@@ -70,6 +71,10 @@ class Drops(Region):
             steps=(drips,),
         )
         return Takes(drips.figure, drips, volume)
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """By the edge [1]."""
+        return cells.by_edge(near.outer.plan_at(0.0))
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Those on the far half as they hang, one behind the other."""

@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.regions.outlines import skin
 from fernbell.core.desserts.regions.region import COAT, Region, Surroundings, Takes
 from fernbell.core.molds import MM2_PER_CM2, Loop, Solid, box
@@ -53,6 +54,10 @@ class Film(Region):
             source=COMMON_PRACTICE + "; a film thin against the dessert, corners not counted",
             steps=(surface,),
         )
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """By what each portion has of the surface [1]."""
+        return cells.by_surface(near.outer, top_only=self.top_only)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """A strip on top, or over top and sides."""

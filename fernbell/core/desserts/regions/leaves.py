@@ -4,6 +4,8 @@ import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from fernbell.core.cutting import Blank, FreeBlank, RectBlank, RoundBlank
+from fernbell.core.desserts.regions.flat import FromSheet
 from fernbell.core.desserts.regions.outlines import top_at
 from fernbell.core.desserts.regions.region import GARNISH, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, box
@@ -105,6 +107,15 @@ class Leaves(Region):
         ]
         lower = [(x, -y) for x, y in upper[-2:0:-1]]
         return tuple((round(x, 2), round(y, 2)) for x, y in (*upper, *lower))
+
+    def from_sheet(self) -> FromSheet:
+        """By its template; a disc is a disc."""
+        piece: Blank = FreeBlank(self.template())
+        if self.square:
+            piece = RectBlank(self.long_mm, self.wide_mm)
+        elif self.long_mm == self.wide_mm:
+            piece = RoundBlank(self.long_mm)
+        return FromSheet(piece, len(self.places), self.thick_mm)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Leaning against the sides, or lying on the far half."""

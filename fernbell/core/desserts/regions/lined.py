@@ -3,11 +3,17 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+import numpy as np
+
+from fernbell.core.cutting import RoundBlank
+from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.regions.block import solid_volume
+from fernbell.core.desserts.regions.flat import FromSheet
 from fernbell.core.desserts.regions.outlines import around
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Plan, Solid
-from fernbell.core.working import GEOMETRY, Given, Working, figure_text
+from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
+from fernbell.starter.practice import practice as figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,6 +82,19 @@ class Lined(Region):
         )
         return Takes(working.figure, working, working)
 
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """The mold less the room inside [1]."""
+        del near
+        whole = self.mold.volume_between(0.0, self.high_mm)
+        inside = self.inner.volume_between(0.0, self._in_it(self.high_mm))
+        own = cells.by_volume(self.mold) * whole - cells.by_volume(self.inner) * inside
+        return np.asarray(own / (whole - inside))
+
+    def from_sheet(self) -> FromSheet | None:
+        """What a round pan is lined with, rolled out; pressed in where it is not round."""
+        wide = roll_out(self.mold)
+        return FromSheet(RoundBlank(wide.value), 1, self.thick_mm) if wide else None
+
     def _loops(self) -> tuple[Loop, ...]:
         inner = self.inner.section(0.0, self._in_it(self.high_mm))
         raised = (tuple((x, z + self.stands_mm) for x, z in loop) for loop in inner)
@@ -97,6 +116,36 @@ class Lined(Region):
         return self.mold.across_mm, self.high_mm
 
 
+def roll_out(mold: Solid) -> Working | None:
+    """How wide paste is rolled to line a round pan; d + 2 h + overhang.
+
+    Args:
+        mold: the pan [Solid].
+    Returns:
+        the working [mm]; None where it is not round.
+    Source:
+        common practice.
+    """
+    if mold.symmetry != "round":
+        return None
+    across, height, over = mold.across_mm, mold.height_mm, figure("paste overhang")
+    wide = across + 2 * height + over
+    return Working(
+        figure="Rolled out",
+        value=wide,
+        unit="mm",
+        given=(
+            Given("pan across", across, "mm"),
+            Given("depth", height, "mm"),
+            Given("overhang in all", over, "mm"),
+        ),
+        law="across = the pan + 2 × its depth + what hangs over",
+        arithmetic=f"{figure_text(across)} + 2 × {figure_text(height)} + {figure_text(over)} = "
+        f"{figure_text(wide)} mm",
+        source=COMMON_PRACTICE,
+    )
+
+
 @dataclass(frozen=True, slots=True)
 class Hollow(Lined):
     """A shell that bakes hollow: it is piped as one mound, and weighed by all of what it becomes.
@@ -112,3 +161,7 @@ class Hollow(Lined):
         mold = self.mold
         working = solid_volume(f"Volume of {name}, baked, with its hollow", mold)
         return Takes(working.figure, working, working)
+
+    def from_sheet(self) -> FromSheet | None:
+        """It is piped."""
+        return None

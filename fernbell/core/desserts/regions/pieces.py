@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 
+from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.regions.outlines import top_at
 from fernbell.core.desserts.regions.region import GARNISH, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop, Point
@@ -74,6 +75,11 @@ class Pieces(Region):
             source="counting",
             steps=(pieces,),
         )
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """As much on each [1]."""
+        del near
+        return cells.evenly()
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Those on the far half, seen behind the cut."""

@@ -5,7 +5,9 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING, ClassVar
 
+from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.division import Division
+from fernbell.core.desserts.regions.flat import FromSheet
 from fernbell.core.formulas import FormulaReading
 from fernbell.core.molds import Loop, Solid
 from fernbell.core.working import Working
@@ -208,6 +210,14 @@ class Region(ABC):
         """Its pours, where it is poured in turns."""
         del name, near
         return ()
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """What each portion has of it; unless it is known better, as of the whole dessert [1]."""
+        return cells.by_volume(near.outer)
+
+    def from_sheet(self) -> FromSheet | None:
+        """What of it is cut from a sheet; None where it is poured, piped or set on."""
+        return None
 
     def hidden_edge(self) -> Loop | None:
         """Its edge from above, where it is drawn though something covers it [mm]."""

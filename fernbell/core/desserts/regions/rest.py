@@ -4,6 +4,9 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from itertools import chain
 
+import numpy as np
+
+from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.masses import mass_of
 from fernbell.core.desserts.regions.outlines import around
 from fernbell.core.desserts.regions.region import REST, Region, Surroundings, Takes
@@ -116,6 +119,16 @@ class Rest(Region):
         rest = self.solid.volume_between(low, high) - sum(volume for _, volume in taken)
         less = "".join(f" − {figure_text(volume)}" for _, volume in taken)
         return f"{self.solid.volume_text(low, high)}{less} = {figure_text(rest)} ml"
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """The room to its level, less what each portion has of what stands in it [1]."""
+        whole = self.solid.volume_between(0.0, self.level_mm)
+        found, left = cells.by_volume(self.solid) * whole, whole
+        for solid in near.solids:
+            inside = solid.volume_between(0.0, self.level_mm)
+            found = found - solid.over(cells, near) * inside
+            left -= inside
+        return np.asarray(found / left) if left > 0 else cells.evenly()
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """One shape a pour, with holes where solids stand in it."""

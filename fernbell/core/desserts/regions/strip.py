@@ -5,6 +5,9 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from itertools import pairwise
 
+from fernbell.core.cutting import RectBlank
+from fernbell.core.desserts.cells import Cells, Shares
+from fernbell.core.desserts.regions.flat import FromSheet
 from fernbell.core.desserts.regions.region import BAND, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop, Solid, box
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
@@ -57,6 +60,14 @@ class Strip(Region):
             source=OVERLAP_SOURCE,
             steps=(strip,),
         )
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """By the edge [1]."""
+        return cells.by_edge(near.outer.plan_at(0.0))
+
+    def from_sheet(self) -> FromSheet:
+        """As long as it goes round and overlaps."""
+        return FromSheet(RectBlank(self.edge_mm + self.overlap_mm, self.height_mm), 1, self.film_mm)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Cut on both sides."""

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from fernbell.core.desserts.regions.block import solid_volume
+from fernbell.core.desserts.regions.flat import FromSheet, piece_of
 from fernbell.core.desserts.regions.region import UNDER, Region, Surroundings, Takes
 from fernbell.core.molds import Loop, Solid
 
@@ -51,6 +52,10 @@ class Under(Region):
         """To its edge."""
         del near
         return self.solid.across_mm, self.solid.height_mm
+
+    def from_sheet(self) -> FromSheet | None:
+        """Its outline."""
+        return FromSheet(piece_of(self.solid.plan_at(0.0)), 1, self.thick_mm)
 
     def hidden_edge(self) -> Loop | None:
         """Its edge, seen where it stands out."""

@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import Loop
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
@@ -47,6 +48,10 @@ class Wash(Region):
             steps=(self.area,),
         )
         return Takes(self.area.figure, self.area, mass=working)
+
+    def over(self, cells: Cells, near: Surroundings) -> Shares:
+        """By area, from above [1]."""
+        return cells.by_plan(near.outer.plan_at(0.0))
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """None: what it soaks is drawn."""

@@ -11,6 +11,8 @@ from shapely import difference, intersection, union_all
 from shapely.geometry import Point as ShapelyPoint
 from shapely.geometry import Polygon
 
+from fernbell.core.cutting import RectBlank
+from fernbell.core.desserts.regions.flat import FromSheet
 from fernbell.core.desserts.regions.outlines import loops_of
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Extrusion, Loop, Solid, lying
@@ -211,6 +213,12 @@ class Wound(Region):
             steps=(sheet,),
         )
         return Takes(sheet.figure, sheet, volume)
+
+    def from_sheet(self) -> FromSheet | None:
+        """The sheet itself; what is spread on it is not cut."""
+        if self.place < len(self.roll.thick_mm) - 1:
+            return None
+        return FromSheet(RectBlank(self.roll.length_mm, self.roll.width_mm), 1, self.thick_mm)
 
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """Its winding."""

@@ -21,7 +21,7 @@ WORDS = RuleWords(
     usual_kind="chocolate",
     seen=7,
     fields=(
-        Field("height_mm", "Height", most=LARGEST_MM, open_least=True),
+        Field("height_mm", "Height", most=LARGEST_MM, open_least=True, grows="up"),
         Field("thickness_mm", "Thickness", most=50, open_least=True, step=0.5),
         Field("overlap_mm", "Overlap", most=200),
     ),

@@ -31,8 +31,8 @@ WORDS = RuleWords(
     usual_kind="sponge",
     seen=5,
     fields=(
-        Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True),
-        Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
+        Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True, grows="up"),
+        Field("across_mm", "Across", most=LARGEST_MM, open_least=True, grows="across"),
     ),
     handles=(
         Handle("height", "height_mm", "thickness", "up", "top"),

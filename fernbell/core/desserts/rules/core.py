@@ -20,7 +20,7 @@ WORDS = RuleWords(
     text="a frozen bar laid at the start",
     usual_kind="fruit",
     seen=4,
-    fields=(Field("across_mm", "Across", least=2, most=200),),
+    fields=(Field("across_mm", "Across", least=2, most=200, grows="up"),),
     once="one core at most",
 )
 

@@ -71,12 +71,11 @@ class Strewn(Part):
         """Strewn evenly, then burned."""
         (crust,) = made.body.of(self.key)
         result, name = made.result(self.key), made.name(self.key)
-        mass = f"{figure_text(result.mass.value)} g, " if result.mass else ""
         yield BuildStep(
             Moment.OVER,
             "strew",
             name,
-            f"{mass}strewn evenly",
+            "strewn evenly",
             (made.shape(crust),),
             (self.formula,),
             working=result.mass,

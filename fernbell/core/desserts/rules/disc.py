@@ -22,7 +22,7 @@ WORDS = RuleWords(
     usual_kind="crumble",
     seen=1,
     fields=(
-        Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
+        Field("across_mm", "Across", most=LARGEST_MM, open_least=True, grows="across"),
         Field("thickness_mm", "Thickness", most=50, open_least=True, step=0.5),
         Field("spare_percent", "Spare for what breaks", most=100, step=5),
     ),

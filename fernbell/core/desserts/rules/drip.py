@@ -21,7 +21,7 @@ WORDS = RuleWords(
     usual_kind="ganache",
     seen=1,
     fields=(
-        Field("runs_mm", "One runs", least=5, most=300),
+        Field("runs_mm", "One runs", least=5, most=300, grows="up"),
         Field("every_mm", "One every", least=10, most=200),
     ),
 )

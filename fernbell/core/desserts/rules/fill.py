@@ -23,7 +23,9 @@ WORDS = RuleWords(
     usual_kind="mousse",
     seen=2,
     fields=(
-        Field("level_mm", "Filled to", most=LARGEST_MM, open_least=True, empty="the rim"),
+        Field(
+            "level_mm", "Filled to", most=LARGEST_MM, open_least=True, empty="the rim", grows="up"
+        ),
         Field("shrink_percent", "Sinks in the oven", most=60, first=0),
         Field("waste_percent", "Left on the tray", most=50, first=0),
     ),
@@ -143,10 +145,8 @@ class Fill(Part):
 
 
 def _pour_says(body: Body, pour: Pour) -> str:
-    mass = f", {figure_text(pour.mass.value)} g" if pour.mass else ""
     if body.is_upright:
-        return f"up to {figure_text(pour.high_mm)} mm{mass}"
+        return f"up to {figure_text(pour.high_mm)} mm"
     if pour.low_mm < body.board_top_mm:
-        return f"{figure_text(pour.volume.value)} ml{mass}; leave room for the base"
-    deep = body.level_mm - pour.low_mm
-    return f"{figure_text(deep)} mm deep in the mold{mass}"
+        return f"{figure_text(pour.volume.value)} ml; leave room for the base"
+    return f"{figure_text(body.level_mm - pour.low_mm)} mm deep in the mold"

@@ -24,8 +24,8 @@ WORDS = RuleWords(
     usual_kind="crumble",
     seen=8,
     fields=(
-        Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True),
-        Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
+        Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True, grows="up"),
+        Field("across_mm", "Across", most=LARGEST_MM, open_least=True, grows="across"),
     ),
     handles=(
         Handle("height", "height_mm", "thickness", "up", "top"),

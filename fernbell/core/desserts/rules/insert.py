@@ -34,7 +34,7 @@ from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Between, Plan, Prism, RoundedBox, Solid
 from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, figure_text
 
-LAYER_FIELDS = (Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True),)
+LAYER_FIELDS = (Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True, grows="up"),)
 
 WORDS = RuleWords(
     rule="insert",
@@ -43,9 +43,9 @@ WORDS = RuleWords(
     usual_kind="fruit",
     seen=4,
     fields=(
-        Field("across_mm", "Across", most=LARGEST_MM, open_least=True),
-        Field("lift_mm", "Above the board", most=LARGEST_MM),
-        Field("offset_mm", "Off center", least=-LARGEST_MM, most=LARGEST_MM),
+        Field("across_mm", "Across", most=LARGEST_MM, open_least=True, grows="across"),
+        Field("lift_mm", "Above the board", most=LARGEST_MM, grows="up"),
+        Field("offset_mm", "Off center", least=-LARGEST_MM, most=LARGEST_MM, grows="across"),
         Field("abreast", "Side by side", least=1, most=20, first=1),
     ),
     switches=(Switch("alike", "The mold's own shape, a size smaller"),),

@@ -28,8 +28,8 @@ WORDS = RuleWords(
     seen=0,
     fields=(
         Field("pieces", "Pieces", least=1, most=MOST_PIECES),
-        Field("long_mm", "Long", least=2, most=LARGEST_MM),
-        Field("wide_mm", "Wide", least=1, most=LARGEST_MM),
+        Field("long_mm", "Long", least=2, most=LARGEST_MM, grows="across"),
+        Field("wide_mm", "Wide", least=1, most=LARGEST_MM, grows="across"),
         Field("thickness_mm", "Thickness", most=50, open_least=True, step=0.5),
         Field("spare_percent", "Spare for what breaks", most=100, step=5),
     ),

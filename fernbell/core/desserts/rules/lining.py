@@ -9,13 +9,13 @@ from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.fitted import blind_paper, paper_for
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
-from fernbell.core.desserts.regions import Lined
+from fernbell.core.desserts.regions import Lined, roll_out
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.desserts.view import View
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.molds import Plan, Solid
-from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
+from fernbell.core.molds import Plan
+from fernbell.core.working import GEOMETRY, figure_text
 
 WORDS = RuleWords(
     rule="lining",
@@ -25,7 +25,7 @@ WORDS = RuleWords(
     seen=6,
     fields=(
         Field("thickness_mm", "Thickness", least=0.5, most=50, step=0.5),
-        Field("height_mm", "Up to", most=LARGEST_MM, open_least=True, empty="the rim"),
+        Field("height_mm", "Up to", most=LARGEST_MM, open_least=True, empty="the rim", grows="up"),
     ),
     handles=(Handle("height", "height_mm", "edge", "up", "top", empty_at_rim=True),),
     once="one lining at most",
@@ -125,33 +125,3 @@ class Lining(Part):
         """As thick, unless that leaves nothing inside."""
         most = max(0.5, round(now.room_mm / 4, 1))
         return replace(self, thickness_mm=min(self.thickness_mm, most))
-
-
-def roll_out(mold: Solid) -> Working | None:
-    """How wide paste is rolled to line a round pan; d + 2 h + overhang.
-
-    Args:
-        mold: the pan [Solid].
-    Returns:
-        the working [mm]; None where it is not round.
-    Source:
-        common practice.
-    """
-    if mold.symmetry != "round":
-        return None
-    across, height, over = mold.across_mm, mold.height_mm, practice.PASTE_OVERHANG.value
-    wide = across + 2 * height + over
-    return Working(
-        figure="Rolled out",
-        value=wide,
-        unit="mm",
-        given=(
-            Given("pan across", across, "mm"),
-            Given("depth", height, "mm"),
-            Given("overhang in all", over, "mm"),
-        ),
-        law="across = the pan + 2 × its depth + what hangs over",
-        arithmetic=f"{figure_text(across)} + 2 × {figure_text(height)} + {figure_text(over)} = "
-        f"{figure_text(wide)} mm",
-        source=COMMON_PRACTICE,
-    )

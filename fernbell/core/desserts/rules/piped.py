@@ -22,9 +22,9 @@ WORDS = RuleWords(
     usual_kind="meringue",
     seen=0,
     fields=(
-        Field("across_mm", "One across", least=3, most=300),
-        Field("height_mm", "One high", most=300, open_least=True),
-        Field("every_mm", "One every", least=3, most=500, empty="side by side"),
+        Field("across_mm", "One across", least=3, most=300, grows="across"),
+        Field("height_mm", "One high", most=300, open_least=True, grows="up"),
+        Field("every_mm", "One every", least=3, most=500, empty="side by side", grows="across"),
     ),
     switches=(
         Switch("over_all", "All over the top, not only along the edge"),

@@ -61,12 +61,11 @@ class PuffShell(Part):
         """Piped, baked, not opened before it holds."""
         (shell,) = made.body.of(self.key)
         result = made.result(self.key)
-        mass = f", {figure_text(result.mass.value)} g baked" if result.mass else ""
         yield BuildStep(
             Moment.BOARD,
             "puff",
             made.name(self.key),
-            f"{made.body.mold.words_in_full()}{mass}; the oven stays shut until it holds",
+            f"{made.body.mold.words_in_full()}; the oven stays shut until it holds",
             (made.shape(shell),),
             (self.formula,),
             working=result.mass,

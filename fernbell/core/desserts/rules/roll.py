@@ -28,8 +28,15 @@ WORDS = RuleWords(
     usual_kind="sponge",
     seen=5,
     fields=(
-        Field("across_mm", "Rolled to, across", most=500, open_least=True, empty="the whole sheet"),
-        Field("trim_mm", "Trimmed, each end", most=200),
+        Field(
+            "across_mm",
+            "Rolled to, across",
+            most=500,
+            open_least=True,
+            empty="the whole sheet",
+            grows="across",
+        ),
+        Field("trim_mm", "Trimmed, each end", most=200, grows="across"),
         Field("knots", "Ends set on as knots", most=2, first=0),
     ),
     layer_fields=LAYER_FIELDS,
@@ -135,6 +142,7 @@ class Roll(Part):
             f"{figure_text(sheet.height_mm)} mm thin; wrapped when cool, so that it bends",
             formulas=(sheet.formula,),
             flat=self._flat(roll, spread=False),
+            uses=((self.key, sheet.key),),
         )
         layers = ", then ".join(
             f"{made.name(self.key, layer.key)} {figure_text(layer.height_mm)} mm"
@@ -148,6 +156,7 @@ class Roll(Part):
                 f"{layers}; a finger bare at the far end",
                 formulas=tuple(layer.formula for layer in spread),
                 flat=self._flat(roll, spread=True),
+                uses=tuple((self.key, layer.key) for layer in spread),
             )
         yield BuildStep(
             Moment.BOARD,

@@ -58,11 +58,10 @@ class Soak(Part):
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Brushed on while it lies open."""
         result = made.result(self.key)
-        mass = f"{figure_text(result.mass.value)} g, " if result.mass else ""
         soaked = _soaked(made.body)
         insert = soaked if soaked and not soaked.on_board else None
         when = Moment.BESIDE if made.body.roll or insert else Moment.BOARD
-        says = f"{mass}brushed on evenly" + (", before it is frozen" if insert else "")
+        says = "brushed on evenly" + (", before it is frozen" if insert else "")
         yield BuildStep(
             when,
             "soak",
@@ -72,6 +71,7 @@ class Soak(Part):
             working=result.mass,
             flat=self._lying(made.body, insert),
             after="sheet" if made.body.roll else "",
+            uses=((self.key, None),),
         )
 
     def _lying(self, body: Body, apart: Block | None) -> tuple[Shape, ...]:

@@ -21,7 +21,7 @@ WORDS = RuleWords(
     text="poured or pressed in, on what is below",
     usual_kind="cream",
     seen=3,
-    fields=(Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True),),
+    fields=(Field("height_mm", "Thickness", most=LARGEST_MM, open_least=True, grows="up"),),
     handles=(Handle("height", "height_mm", "thickness", "up", "top"),),
     stacks=True,
 )

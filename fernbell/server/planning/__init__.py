@@ -1,0 +1,1 @@
+"""What a kitchen has, and what it is to make."""
