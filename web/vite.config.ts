@@ -51,10 +51,26 @@ export default defineConfig({
     }),
     compressed(),
   ],
-  build: { target: 'es2022', assetsInlineLimit: 0 },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    // What several rooms share comes in a few files: a hundred small ones cost more than their bytes.
+    cssCodeSplit: false,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'libraries', test: /node_modules/, minShareCount: 2 },
+            { name: 'shared', test: /src/, minShareCount: 2 },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8615' } },
   test: {
     environment: 'jsdom',
+    pool: 'threads',
     include: ['src/**/*.test.ts'],
     setupFiles: ['src/testing/setup.ts'],
   },

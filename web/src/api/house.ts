@@ -21,6 +21,7 @@ const NOTHING: House = {
     slots: {},
     demands: [],
     line: {},
+    sets: { name: '', label: '', unit: '', least: 0, most: 0, step: 1, empty: '', first: null },
     wish: [],
     drips: [],
     signs: {},
@@ -54,6 +55,8 @@ const NOTHING: House = {
   cavities: NO_FIGURES.figure,
   held: [],
   mesh_units: [],
+  scaling: { keeps: [], sheet: [], trim: [], papers: [], knife: [], covers: [] },
+  planning: { vessels: [], fields: [] },
 }
 
 /** Empty until it is read, which is once; the same for every kitchen. */

@@ -234,6 +234,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/{row_id}/cut-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Cut Plan
+         * @description How pieces are cut from sheets; asked again with more turns, the search goes on.
+         */
+        get: operations["cut_plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/cut-plan/{sheet}/full-size": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Cut Plan Full Size
+         * @description A sheet of a cut plan at full size.
+         */
+        get: operations["cut_plan_full_size"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/{row_id}/history": {
         parameters: {
             query?: never;
@@ -271,6 +311,88 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/{row_id}/portions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Shared
+         * @description What each portion weighs as the dessert is divided.
+         */
+        get: operations["share_out"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/portions/for": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * For Covers
+         * @description How many desserts and which cuts serve so many guests with so little spread.
+         */
+        get: operations["cut_for"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/resized": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Resized
+         * @description The dessert as it is drawn in the kitchen's molds, those most like its own first.
+         *
+         *     With so many grams `of` a formula: how many of each that is enough for.
+         */
+        get: operations["resize_dessert"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/resized/{mold}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Resized Into
+         * @description The dessert as it is drawn in one mold of the kitchen, with the working of every figure.
+         */
+        get: operations["resize_into"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/{row_id}/restore": {
         parameters: {
             query?: never;
@@ -288,6 +410,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desserts/{row_id}/sheeted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * From Sheets
+         * @description What of a dessert in all its sizes is cut from sheets.
+         */
+        get: operations["dessert_sheeted"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desserts/{row_id}/sheets": {
         parameters: {
             query?: never;
@@ -296,8 +438,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Sheets
-         * @description One scaled sheet a formula for the whole order, in building order.
+         * Of Dessert
+         * @description A dessert in all its sizes, as saved; `count` is how many of its own.
          */
         get: operations["dessert_sheets"];
         put?: never;
@@ -362,6 +504,46 @@ export interface paths {
          * @description Change every formula of the dessert so, all or none; stale ones are refused.
          */
         post: operations["take_dessert_swap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All Templates
+         * @description What of a dessert is cut by a template, and on how many pages each prints.
+         */
+        get: operations["dessert_templates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desserts/{row_id}/templates/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One Template
+         * @description A template at full size; 'all' is every one of them, as PDF.
+         */
+        get: operations["dessert_template"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1526,6 +1708,170 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Rows */
+        get: operations["list_order"];
+        put?: never;
+        /** Create Row */
+        post: operations["create_order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What If
+         * @description What an entry would take, in batches, set out and bought; nothing is saved.
+         */
+        post: operations["order_what_if"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{row_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Row */
+        get: operations["read_order"];
+        /** Change Row */
+        put: operations["change_order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{row_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Archive Row */
+        post: operations["archive_order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{row_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy Row */
+        post: operations["copy_order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{row_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Row History */
+        get: operations["history_order"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{row_id}/planned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plan
+         * @description What an order takes as saved, in batches, set out and bought.
+         */
+        get: operations["plan_order"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{row_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore Row */
+        post: operations["restore_order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{row_id}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Order
+         * @description Every dessert of an order as saved; nothing where it has none.
+         */
+        get: operations["order_sheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -1738,6 +2084,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/vessels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Rows */
+        get: operations["list_vessel"];
+        put?: never;
+        /** Create Row */
+        post: operations["create_vessel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels/{row_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Row */
+        get: operations["read_vessel"];
+        /** Change Row */
+        put: operations["change_vessel"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels/{row_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Archive Row */
+        post: operations["archive_vessel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels/{row_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy Row */
+        post: operations["copy_vessel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels/{row_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Row History */
+        get: operations["history_vessel"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels/{row_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore Row */
+        post: operations["restore_vessel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/vocabulary": {
         parameters: {
             query?: never;
@@ -1896,6 +2346,31 @@ export interface components {
             rule: "base";
         };
         /**
+         * BatchOut
+         * @description One batch, in which vessels, for what; by key of each line of its sheet its grams, and what
+         *     that is in the kitchen's measures.
+         */
+        BatchOut: {
+            /** Feeds */
+            feeds: components["schemas"]["FedOut"][];
+            /** Kitchen */
+            kitchen: {
+                [key: string]: string;
+            };
+            /** Lines */
+            lines: {
+                [key: string]: number;
+            };
+            /** Made G */
+            made_g: number;
+            /** Vessels */
+            vessels: string[];
+            /** Wanted G */
+            wanted_g: number;
+            /** Weighed G */
+            weighed_g: number;
+        };
+        /**
          * BathIn
          * @description So many of a mold in a water bath on a tray.
          */
@@ -1999,6 +2474,20 @@ export interface components {
             sweetness: components["schemas"]["Working"] | null;
         };
         /**
+         * Bought
+         * @description So many packs of it, what is left of them [g], and what they cost [currency].
+         */
+        Bought: {
+            /** Left G */
+            left_g: number;
+            /** Number */
+            number: number;
+            /** Pack */
+            pack: string;
+            /** Price */
+            price: number | null;
+        };
+        /**
          * Brings
          * @description Shares of a line's mass by group [0 to 1]; `unknown` is what no make-up tells.
          */
@@ -2022,6 +2511,19 @@ export interface components {
              * @enum {string}
              */
             cut: "by count";
+        };
+        /**
+         * ByThickness
+         * @description Slices so thick, as many as there are; what is over is trimmed off both ends.
+         */
+        ByThickness: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            cut: "by thickness";
+            /** Slice Mm */
+            slice_mm: number;
         };
         /**
          * ByWeight
@@ -2210,6 +2712,32 @@ export interface components {
             y_mm: number;
         };
         /**
+         * CoversIn
+         * @description For how many guests, and how far portions may differ.
+         */
+        CoversIn: {
+            /**
+             * Covers
+             * @default 96
+             */
+            covers: number;
+            /**
+             * Hand Mm
+             * @default 1
+             */
+            hand_mm: number;
+            /**
+             * Knife Mm
+             * @default 1
+             */
+            knife_mm: number;
+            /**
+             * Spread G
+             * @default 10
+             */
+            spread_g: number;
+        };
+        /**
          * Cut
          * @description The section through the middle and the view from above, with the room they need [mm].
          *
@@ -2244,6 +2772,132 @@ export interface components {
             views: components["schemas"]["View"][];
             /** Width Mm */
             width_mm: number;
+        };
+        /**
+         * CutForOut
+         * @description A way of cutting for so many guests, said as portions of a dessert.
+         */
+        CutForOut: {
+            /** Desserts */
+            desserts: number;
+            /** Over */
+            over: number;
+            /** Portion G */
+            portion_g: number;
+            /** Portions */
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"] | components["schemas"]["ByThickness"];
+            /** Says */
+            says: string;
+            /** Spread G */
+            spread_g: number;
+            /** Within */
+            within: boolean;
+        };
+        /**
+         * CutPlanIn
+         * @description Which sheets are cut: formula and thickness, the sheet, how far to search, what of trim.
+         */
+        CutPlanIn: {
+            /** Count */
+            count?: number | null;
+            /**
+             * Edge Mm
+             * @default 10
+             */
+            edge_mm: number;
+            /** Formula */
+            formula: string;
+            /**
+             * Kerf Mm
+             * @default 2
+             */
+            kerf_mm: number;
+            /**
+             * Length Mm
+             * @default 600
+             */
+            length_mm: number;
+            /** Thick Mm */
+            thick_mm: number;
+            /**
+             * Trim
+             * @default thrown
+             * @enum {string}
+             */
+            trim: "thrown" | "crumb" | "rolled";
+            /**
+             * Turns
+             * @default 0
+             */
+            turns: number;
+            /**
+             * Width Mm
+             * @default 400
+             */
+            width_mm: number;
+        };
+        /**
+         * CutPlanOut
+         * @description A cut plan, drawn and weighed; `on_one` and `bounds` are by form of piece.
+         */
+        CutPlanOut: {
+            /** Bound Sources */
+            bound_sources: string[];
+            /** Bounds */
+            bounds: number[];
+            /** Done */
+            done: boolean;
+            /** Number */
+            number: number;
+            /** On One */
+            on_one: number[];
+            /** Pieces */
+            pieces: components["schemas"]["PieceOut"][];
+            raw: components["schemas"]["RawSheet"];
+            /** Sheets */
+            sheets: components["schemas"]["CutSheetOut"][];
+            /** Turn */
+            turn: number;
+            /** Turns */
+            turns: number;
+            /** Ways */
+            ways: string[];
+            weighed: components["schemas"]["CutWeights"];
+        };
+        /**
+         * CutSheetOut
+         * @description One sheet as it is cut, and so many alike: the edge of each piece in the order of cutting.
+         */
+        CutSheetOut: {
+            /** Alike */
+            alike: number;
+            /** Loops */
+            loops: [
+                number,
+                number
+            ][][];
+            /** Offcut Mm */
+            offcut_mm: number | null;
+            /** Wanted */
+            wanted: number[];
+        };
+        /**
+         * CutWeights
+         * @description A cut plan by weight: what the sheets take, what of it is pieces, whole and trim [g].
+         *
+         *     `again` is how many pieces a second rolling of the trim gives; `first` how many sheets are
+         *     then rolled the first time. None where the density or that is unknown.
+         */
+        CutWeights: {
+            again: components["schemas"]["Working"] | null;
+            /** First */
+            first: number;
+            offcut: components["schemas"]["Working"] | null;
+            pieces: components["schemas"]["Working"] | null;
+            share: components["schemas"]["Working"];
+            sheet: components["schemas"]["Working"] | null;
+            sheets: components["schemas"]["Working"] | null;
+            trim: components["schemas"]["Working"] | null;
         };
         /**
          * Declared
@@ -2391,7 +3045,7 @@ export interface components {
              */
             parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
-            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
+            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"] | components["schemas"]["ByThickness"]) | null;
             /**
              * Sizes
              * @default []
@@ -2462,13 +3116,24 @@ export interface components {
             /** Parts */
             parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"] | components["schemas"]["ByThickness"];
             /** Revision */
             revision: number;
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
             /** Sizes */
             sizes: components["schemas"]["SizeIn"][];
+        };
+        /**
+         * DessertSheetOut
+         * @description A dessert on its sheet: its sizes, and the allergens of all it is made of.
+         */
+        DessertSheetOut: {
+            declared: components["schemas"]["Declared"];
+            /** Name */
+            name: string;
+            /** Sizes */
+            sizes: components["schemas"]["SizeSheetOut"][];
         };
         /**
          * DessertSwapIn
@@ -2713,6 +3378,18 @@ export interface components {
             key: string;
             /** Kind */
             kind: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * FedOut
+         * @description What a batch is for: so many of these, from the first of them.
+         */
+        FedOut: {
+            /** Count */
+            count: number;
+            /** First */
+            first: number;
             /** Name */
             name: string;
         };
@@ -3075,6 +3752,8 @@ export interface components {
             method: components["schemas"]["StepIn"][];
             /** Name */
             name: string;
+            /** Sets Min */
+            sets_min?: number | null;
             /**
              * Whole Eggs
              * @default false
@@ -3150,6 +3829,8 @@ export interface components {
             name: string;
             /** Revision */
             revision: number;
+            /** Sets Min */
+            sets_min: number | null;
             /** Used By */
             used_by: string[];
             /** Whole Eggs */
@@ -3197,6 +3878,7 @@ export interface components {
             measures: {
                 [key: string]: string;
             };
+            sets: components["schemas"]["FieldOut"];
             /** Signs */
             signs: {
                 [key: string]: components["schemas"]["SignOut"];
@@ -3514,10 +4196,12 @@ export interface components {
             /** Mesh Units */
             mesh_units: string[];
             pantry: components["schemas"]["PantryOut"];
+            planning: components["schemas"]["PlanningOut"];
             /** Rules */
             rules: components["schemas"]["RuleOut"][];
             /** Scales */
             scales: components["schemas"]["ScaleOut"][];
+            scaling: components["schemas"]["ScalingOut"];
             /** Short Scales */
             short_scales: components["schemas"]["ShortScaleOut"][];
             /** Ways */
@@ -3791,6 +4475,21 @@ export interface components {
             other?: components["schemas"]["Mend"] | null;
         };
         /**
+         * KeepWords
+         * @description A way of resizing, and what it does.
+         */
+        KeepWords: {
+            /**
+             * Keep
+             * @enum {string}
+             */
+            keep: "heights" | "proportions" | "portions";
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * Keeping
          * @description Where it is kept and how many days in one condition; the pack's date wins.
          */
@@ -3857,6 +4556,22 @@ export interface components {
             role: components["schemas"]["Role"];
             /** Time Zone */
             time_zone: string;
+        };
+        /**
+         * KnifeIn
+         * @description How wide the knife cuts, and how far off a cut may lie.
+         */
+        KnifeIn: {
+            /**
+             * Hand Mm
+             * @default 1
+             */
+            hand_mm: number;
+            /**
+             * Knife Mm
+             * @default 1
+             */
+            knife_mm: number;
         };
         /**
          * KnownBeside
@@ -4239,6 +4954,23 @@ export interface components {
             tasting_percent: number;
         };
         /**
+         * MadeOut
+         * @description A formula for the whole order, with its batches; `sets_min` is how long it can be filled.
+         */
+        MadeOut: {
+            /** Batches */
+            batches: components["schemas"]["BatchOut"][];
+            /** Left G */
+            left_g: number;
+            /** Limit */
+            limit: string;
+            page: components["schemas"]["SheetOut"];
+            /** Sets Min */
+            sets_min: number | null;
+            /** Way */
+            way: string;
+        };
+        /**
          * MakeUp
          * @description Grams in 100 g of each component; None is unknown, and unknown is never zero.
          */
@@ -4352,6 +5084,31 @@ export interface components {
             measured_density_g_ml?: number | null;
             /** Says */
             says: string;
+        };
+        /**
+         * MiseLine
+         * @description One ingredient for the whole order: how it is set out, where it is kept, what for.
+         *
+         *     `counted` is how many pieces that is, of those that are counted whole.
+         */
+        MiseLine: {
+            bought?: components["schemas"]["Bought"] | null;
+            /** Counted */
+            counted?: number | null;
+            how: components["schemas"]["SetOut"];
+            /** Ingredient */
+            ingredient: string;
+            mass: components["schemas"]["Working"];
+            /** Name */
+            name: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece: string;
+            store: components["schemas"]["Store"] | null;
+            /** Uses */
+            uses: components["schemas"]["UsedIn"][];
         };
         /**
          * MoldBrief
@@ -4471,6 +5228,41 @@ export interface components {
             water_g: number | null;
         };
         /**
+         * MoldResized
+         * @description A mold of the kitchen, and the dessert in it; `refused` says why there is none.
+         */
+        MoldResized: {
+            /** Count */
+            count: number;
+            cut: components["schemas"]["SmallCut"] | null;
+            /** Factor */
+            factor: number | null;
+            fills: components["schemas"]["Working"] | null;
+            /** Finished G */
+            finished_g: number | null;
+            /**
+             * Mold
+             * Format: uuid
+             */
+            mold: string;
+            /** Name */
+            name: string;
+            /** Own */
+            own: boolean;
+            /** Parts */
+            parts: components["schemas"]["PartThere"][];
+            /** Portion G */
+            portion_g: number | null;
+            /** Portions */
+            portions: number;
+            /** Refused */
+            refused: string;
+            /** Says */
+            says: string;
+            /** Short */
+            short: string[];
+        };
+        /**
          * MoldSketch
          * @description How a mold looks and is called: from above, and the cut through its middle.
          *
@@ -4569,6 +5361,109 @@ export interface components {
             stuff: string;
             /** Why */
             why: string;
+        };
+        /**
+         * OrderBrief
+         * @description An order in the list.
+         */
+        OrderBrief: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * OrderIn
+         * @description An order as entered.
+         */
+        OrderIn: {
+            /**
+             * Lines
+             * @default []
+             */
+            lines: components["schemas"]["OrderLineIn"][];
+            /** Name */
+            name: string;
+        };
+        /**
+         * OrderLineIn
+         * @description So many of a dessert, in its own mold or another; by desserts, by trays or by covers.
+         */
+        OrderLineIn: {
+            /**
+             * By
+             * @default desserts
+             * @enum {string}
+             */
+            by: "desserts" | "trays" | "covers";
+            /** Count */
+            count: number;
+            /**
+             * Dessert
+             * Format: uuid
+             */
+            dessert: string;
+            /** Key */
+            key: string;
+            /** Mold */
+            mold?: string | null;
+        };
+        /**
+         * OrderOut
+         * @description An order alone.
+         */
+        OrderOut: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Lines */
+            lines: components["schemas"]["OrderLineIn"][];
+            /** Name */
+            name: string;
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * OrderedOut
+         * @description A line worked out: how many desserts that is, their portions, the trays they take.
+         */
+        OrderedOut: {
+            /** Desserts */
+            desserts: number;
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Portions */
+            portions: number;
+            /** Says */
+            says: string;
+            trays: components["schemas"]["Working"] | null;
         };
         /**
          * OtherChocolate
@@ -4709,10 +5604,24 @@ export interface components {
             /** Total */
             total: number;
         };
+        /** Page[OrderBrief] */
+        Page_OrderBrief_: {
+            /** Items */
+            items: components["schemas"]["OrderBrief"][];
+            /** Total */
+            total: number;
+        };
         /** Page[StackOut] */
         Page_StackOut_: {
             /** Items */
             items: components["schemas"]["StackOut"][];
+            /** Total */
+            total: number;
+        };
+        /** Page[VesselOut] */
+        Page_VesselOut_: {
+            /** Items */
+            items: components["schemas"]["VesselOut"][];
             /** Total */
             total: number;
         };
@@ -4769,6 +5678,29 @@ export interface components {
             weigh_steps: components["schemas"]["WeighStep"][];
         };
         /**
+         * PartMoved
+         * @description A part in another mold: what it takes there, and what one factor would make of it.
+         *
+         *     `factor` is by how much its own rule scales it, `over` what one factor would leave over of it
+         *     in one dessert, negative where that would be short; None where a mass is unknown.
+         */
+        PartMoved: {
+            /** Factor */
+            factor: number | null;
+            /** Formula */
+            formula: string;
+            /** Goes By */
+            goes_by: string;
+            /** Layer */
+            layer: string | null;
+            mass: components["schemas"]["Working"] | null;
+            /** Name */
+            name: string;
+            over: components["schemas"]["Working"] | null;
+            /** Part */
+            part: string;
+        };
+        /**
          * PartResult
          * @description What one formula does in the dessert.
          *
@@ -4806,6 +5738,26 @@ export interface components {
             /** Thick Mm */
             thick_mm: number | null;
             volume: components["schemas"]["Working"] | null;
+        };
+        /**
+         * PartThere
+         * @description A part in another mold, in grams; `over_g` is what one factor for all would leave of it.
+         */
+        PartThere: {
+            /** Factor */
+            factor: number | null;
+            /** Goes By */
+            goes_by: string;
+            /** Layer */
+            layer: string | null;
+            /** Mass G */
+            mass_g: number | null;
+            /** Name */
+            name: string;
+            /** Over G */
+            over_g: number | null;
+            /** Part */
+            part: string;
         };
         /**
          * PasswordChange
@@ -4918,6 +5870,18 @@ export interface components {
             name: string;
         };
         /**
+         * PieceOut
+         * @description So many pieces of one size.
+         */
+        PieceOut: {
+            /** Count */
+            count: number;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * Piped
          * @description Mounds so wide and high, side by side unless they are further apart.
          */
@@ -4974,6 +5938,44 @@ export interface components {
         Placed: {
             /** Parts */
             parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
+        };
+        /**
+         * PlannedOut
+         * @description Everything an order takes, formula by formula in the order of making, and set out.
+         */
+        PlannedOut: {
+            cost: components["schemas"]["Working"] | null;
+            /** Left */
+            left: components["schemas"]["UsedIn"][];
+            /** Lines */
+            lines: components["schemas"]["OrderedOut"][];
+            /** Made */
+            made: components["schemas"]["MadeOut"][];
+            /** Mise */
+            mise: components["schemas"]["MiseLine"][];
+        };
+        /**
+         * PlanningOut
+         * @description Kinds of vessels, and what is asked of one.
+         */
+        PlanningOut: {
+            /** Fields */
+            fields: components["schemas"]["FieldOut"][];
+            /** Vessels */
+            vessels: components["schemas"]["VesselWords"][];
+        };
+        /**
+         * PortionOut
+         * @description A portion's edge from above and what it weighs [mm, g].
+         */
+        PortionOut: {
+            /** Loop */
+            loop: [
+                number,
+                number
+            ][];
+            /** Mass G */
+            mass_g: number;
         };
         /**
          * Pour
@@ -5166,6 +6168,27 @@ export interface components {
             purpose: string;
         };
         /**
+         * RawSheet
+         * @description A sheet so long and wide, of which an edge is trimmed off all round; between pieces as much
+         *     is left as the cut takes [mm].
+         */
+        RawSheet: {
+            /**
+             * Edge Mm
+             * @default 0
+             */
+            edge_mm: number;
+            /**
+             * Kerf Mm
+             * @default 0
+             */
+            kerf_mm: number;
+            /** Length Mm */
+            length_mm: number;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /**
          * ReadLine
          * @description A line understood: what is certain, else what may be meant and the question.
          *
@@ -5298,7 +6321,82 @@ export interface components {
             /** Parts */
             parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"] | components["schemas"]["ByThickness"];
+        };
+        /**
+         * Resized
+         * @description A dessert in another mold; `count` is how many make the portions that are wanted.
+         *
+         *     `one_factor` is how many times the mold it was drawn in this one holds; by it `left_g` would be
+         *     left over of some parts and `lack_g` be short of others, in each. `refused` says why there is
+         *     no such dessert, and then nothing else is there.
+         */
+        Resized: {
+            /**
+             * Count
+             * @default 0
+             */
+            count: number;
+            cut?: components["schemas"]["Through"] | null;
+            finished?: components["schemas"]["Working"] | null;
+            /**
+             * Lack G
+             * @default 0
+             */
+            lack_g: number;
+            /**
+             * Left G
+             * @default 0
+             */
+            left_g: number;
+            one_factor?: components["schemas"]["Working"] | null;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["PartMoved"][];
+            portion?: components["schemas"]["Working"] | null;
+            /**
+             * Portions
+             * @default 0
+             */
+            portions: number;
+            /**
+             * Refused
+             * @default
+             */
+            refused: string;
+            /**
+             * Short
+             * @default []
+             */
+            short: components["schemas"]["Finding"][];
+        };
+        /**
+         * ResizedInto
+         * @description A dessert in one mold with the working of every figure, and its parts as they are there.
+         *
+         *     The parts are left out where that is what a size of it becomes by itself.
+         */
+        ResizedInto: {
+            /** Parts */
+            parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[] | null;
+            there: components["schemas"]["Resized"];
+        };
+        /**
+         * ResizedOut
+         * @description Some molds of the kitchen, the most alike first, and how many there are.
+         */
+        ResizedOut: {
+            /**
+             * Keep
+             * @enum {string}
+             */
+            keep: "heights" | "proportions" | "portions";
+            /** Molds */
+            molds: components["schemas"]["MoldResized"][];
+            /** Of */
+            of: number;
         };
         /**
          * RestoreIn
@@ -5332,9 +6430,21 @@ export interface components {
             /** Revision */
             revision: number;
         };
+        /** Revised[OrderIn] */
+        Revised_OrderIn_: {
+            data: components["schemas"]["OrderIn"];
+            /** Revision */
+            revision: number;
+        };
         /** Revised[StackIn] */
         Revised_StackIn_: {
             data: components["schemas"]["StackIn"];
+            /** Revision */
+            revision: number;
+        };
+        /** Revised[VesselIn] */
+        Revised_VesselIn_: {
+            data: components["schemas"]["VesselIn"];
             /** Revision */
             revision: number;
         };
@@ -5542,6 +6652,24 @@ export interface components {
             times: number;
         };
         /**
+         * ScalingOut
+         * @description Ways of resizing, what is asked of a sheet to cut from, what is done with its trim.
+         */
+        ScalingOut: {
+            /** Covers */
+            covers: components["schemas"]["FieldOut"][];
+            /** Keeps */
+            keeps: components["schemas"]["KeepWords"][];
+            /** Knife */
+            knife: components["schemas"]["FieldOut"][];
+            /** Papers */
+            papers: string[];
+            /** Sheet */
+            sheet: components["schemas"]["FieldOut"][];
+            /** Trim */
+            trim: components["schemas"]["TrimUse"][];
+        };
+        /**
          * ScanOut
          * @description The mold a mesh makes, and what the mesh itself holds [ml].
          */
@@ -5607,6 +6735,12 @@ export interface components {
             person: components["schemas"]["PersonOut"] | null;
         };
         /**
+         * SetOut
+         * @description What is done with an ingredient before the making begins.
+         * @enum {string}
+         */
+        SetOut: "weigh" | "count" | "bloom" | "soften";
+        /**
          * Severity
          * @description How bad it is: `wrong` cannot be made as drawn, `caution` will disappoint, `note` informs.
          * @enum {string}
@@ -5632,6 +6766,19 @@ export interface components {
             number: number;
             /** Part */
             part: string;
+        };
+        /**
+         * SharedOut
+         * @description A dessert cut: every portion, how far they differ, what is lost.
+         */
+        SharedOut: {
+            lost: components["schemas"]["Working"];
+            mean: components["schemas"]["Working"];
+            /** Pieces */
+            pieces: string;
+            /** Portions */
+            portions: components["schemas"]["PortionOut"][];
+            spread: components["schemas"]["Working"];
         };
         /**
          * Sheet
@@ -5707,10 +6854,12 @@ export interface components {
          * @description A scaled sheet with its method, and the workings of size, batch and every line by key.
          *
          *     `kitchen` says lines in the person's own measures, by key; `notes` what else is said of them;
-         *     `told` how hot, how long and with what each step is done.
+         *     `told` how hot, how long and with what each step is done, `waits` what it ends with.
          */
         SheetOut: {
             batch: components["schemas"]["Working"];
+            /** Color */
+            color: string;
             /** Flavor */
             flavor: string;
             /** Kind */
@@ -5729,10 +6878,38 @@ export interface components {
             size: components["schemas"]["Working"];
             /** Told */
             told: string[];
+            /** Waits */
+            waits: string[];
             /** Workings */
             workings: {
                 [key: string]: components["schemas"]["Working"];
             };
+        };
+        /**
+         * SheetedOut
+         * @description What is cut from sheets of one formula in one thickness.
+         */
+        SheetedOut: {
+            /** Formula */
+            formula: string;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: components["schemas"]["PieceOut"][];
+            /** Thick Mm */
+            thick_mm: number;
+            /** Usual */
+            usual: boolean;
+        };
+        /**
+         * SheetsOut
+         * @description What is pinned up: the desserts, then every formula with its batches.
+         */
+        SheetsOut: {
+            /** Desserts */
+            desserts: components["schemas"]["DessertSheetOut"][];
+            /** Made */
+            made: components["schemas"]["MadeOut"][];
         };
         /**
          * ShortScaleOut
@@ -5805,7 +6982,7 @@ export interface components {
             /** Parts */
             parts?: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[] | null;
             /** Portions */
-            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"]) | null;
+            portions?: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"] | components["schemas"]["ByThickness"]) | null;
         };
         /**
          * SizeOut
@@ -5827,6 +7004,18 @@ export interface components {
             wrong: boolean;
         };
         /**
+         * SizeSheetOut
+         * @description One size of a dessert as its sheet shows it.
+         */
+        SizeSheetOut: {
+            /** Count */
+            count: number;
+            /** Says */
+            says: string;
+            solved: components["schemas"]["Solved"];
+            trays: components["schemas"]["Working"] | null;
+        };
+        /**
          * Slice
          * @description An outline at a height above the floor: x and y in turn, counter-clockwise [mm].
          */
@@ -5838,7 +7027,7 @@ export interface components {
         };
         /**
          * Slices
-         * @description Equal slices of what is long, cut across.
+         * @description Equal slices of what is long, cut across; so thick, what is over is trimmed off its ends.
          */
         Slices: {
             /** Count */
@@ -5848,6 +7037,8 @@ export interface components {
              * @enum {string}
              */
             cut: "slices";
+            /** Each Mm */
+            each_mm?: number | null;
         };
         /**
          * Slot
@@ -5870,6 +7061,38 @@ export interface components {
             slot: string;
             /** Usual */
             usual: string;
+        };
+        /**
+         * SmallCut
+         * @description A cut to be drawn small: outlines from the back, and the room they need [mm].
+         */
+        SmallCut: {
+            /** Height Mm */
+            height_mm: number;
+            /** Mold */
+            mold: [
+                number,
+                number
+            ][][];
+            /** Shapes */
+            shapes: components["schemas"]["SmallShape"][];
+            /** Width Mm */
+            width_mm: number;
+        };
+        /**
+         * SmallShape
+         * @description An outline of one formula; `drawn` is its layer of the drawing [mm].
+         */
+        SmallShape: {
+            /** Drawn */
+            drawn: string;
+            /** Formula */
+            formula: string;
+            /** Loops */
+            loops: [
+                number,
+                number
+            ][][];
         };
         /**
          * Soak
@@ -5979,9 +7202,10 @@ export interface components {
          *     `shows` are the shapes of the cut that stand after it, by their place in its section, and
          *     `fresh` those that are new. `working` is of the figure in `says`, where one was worked out.
          *     `aside` says that it stands by itself, on a board of its own. `ahead` says what the formulas
-         *     used here need before. The wait begins when the stage is done; `wait_source` says who asks
-         *     for it. `flat` is drawn instead of what it shows, where it is not yet as it will be cut;
-         *     `lowered_mm` says how much lower it is drawn while what raises it is not under it yet.
+         *     used here need before; `laid` is what it takes, told once. The wait begins when the stage is
+         *     done; `wait_source` says who asks for it. `flat` is drawn instead of what it shows, where it is
+         *     not yet as it will be cut; `lowered_mm` says how much lower it is drawn while what raises it is
+         *     not under it yet.
          */
         Stage: {
             /**
@@ -6010,6 +7234,11 @@ export interface components {
             fresh: number[];
             /** In Mold */
             in_mold: boolean;
+            /**
+             * Laid
+             * @default []
+             */
+            laid: components["schemas"]["Taken"][];
             /**
              * Lowered Mm
              * @default 0
@@ -6374,6 +7603,26 @@ export interface components {
             way: "straight" | "rebalanced";
         };
         /**
+         * Taken
+         * @description What a stage takes of one part for one dessert, and how thick; None where it is not known.
+         *
+         *     The working of its mass is that of the part, or of the `pour` of it.
+         */
+        Taken: {
+            /** Layer */
+            layer: string | null;
+            /** Mass G */
+            mass_g: number | null;
+            /** Name */
+            name: string;
+            /** Part */
+            part: string;
+            /** Pour */
+            pour: number | null;
+            /** Thick Mm */
+            thick_mm: number | null;
+        };
+        /**
          * TakenOut
          * @description Names of the formulas that were changed.
          */
@@ -6392,6 +7641,75 @@ export interface components {
             melt_c: number;
             /** Work C */
             work_c: number;
+        };
+        /**
+         * Template
+         * @description Outlines to cut along and marks that are only drawn, x to the right, y upwards [mm].
+         *
+         *     `says` is what it is and how large; `strokes` are straight marks, such as where a knife goes.
+         */
+        Template: {
+            /** Cut */
+            cut: [
+                number,
+                number
+            ][][];
+            /** Key */
+            key: string;
+            /**
+             * Marks
+             * @default []
+             */
+            marks: [
+                number,
+                number
+            ][][];
+            /** Says */
+            says: string;
+            /**
+             * Strokes
+             * @default []
+             */
+            strokes: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ][];
+            /** Title */
+            title: string;
+        };
+        /**
+         * TemplateOut
+         * @description A template at full size: what it is, and on how many pages of each paper.
+         */
+        TemplateOut: {
+            drawn: components["schemas"]["Template"];
+            /** Pages */
+            pages: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * Through
+         * @description The section alone, and the room it needs [mm]; `mold` as in a cut.
+         */
+        Through: {
+            /** Height Mm */
+            height_mm: number;
+            /** Mold */
+            mold: [
+                number,
+                number
+            ][][];
+            /** Section */
+            section: components["schemas"]["Shape"][];
+            /** Width Mm */
+            width_mm: number;
         };
         /**
          * Tier
@@ -6465,6 +7783,21 @@ export interface components {
             skin: string;
         };
         /**
+         * TrimUse
+         * @description What is done with what is left around the pieces.
+         */
+        TrimUse: {
+            /** Says */
+            says: string;
+            /** Title */
+            title: string;
+            /**
+             * Use
+             * @enum {string}
+             */
+            use: "thrown" | "crumb" | "rolled";
+        };
+        /**
          * TurnIn
          * @description A formula as it is drawn up, and where its dial should stand.
          */
@@ -6532,6 +7865,18 @@ export interface components {
          */
         Until: "temperature" | "brix" | "weight";
         /**
+         * UsedIn
+         * @description So much of it for one formula [g].
+         */
+        UsedIn: {
+            /** Formula */
+            formula: string;
+            /** Mass G */
+            mass_g: number;
+            /** Name */
+            name: string;
+        };
+        /**
          * UsedOut
          * @description An ingredient of a dessert, and the formulas whose lines hold it.
          */
@@ -6577,6 +7922,97 @@ export interface components {
          * @enum {string}
          */
         Verdict: "below" | "within" | "above";
+        /**
+         * VesselIn
+         * @description A vessel as entered: what it takes least and most, and how many there are.
+         */
+        VesselIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands";
+            /**
+             * Least
+             * @default 0
+             */
+            least: number;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
+            /**
+             * Number
+             * @default 1
+             */
+            number: number;
+        };
+        /**
+         * VesselOut
+         * @description A vessel.
+         */
+        VesselOut: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands";
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
+            /** Number */
+            number: number;
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * VesselWords
+         * @description A kind of vessel: its title, the unit of its least and most and what they mean.
+         *
+         *     The figures are those of a usual one to begin with, common practice, to be changed. A batch is
+         *     in one vessel, or `together` in all there are, and then its room is counted in trays.
+         */
+        VesselWords: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands";
+            /** Least */
+            least: number;
+            /** Least Says */
+            least_says: string;
+            /** Most */
+            most: number;
+            /** Most Says */
+            most_says: string;
+            /** Title */
+            title: string;
+            /**
+             * Together
+             * @default false
+             */
+            together: boolean;
+            /** Unit */
+            unit: string;
+        };
         /**
          * View
          * @description One further drawing, x to the right and y upwards or away from the cook [mm].
@@ -6804,7 +8240,7 @@ export interface components {
             /** Parts */
             parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
             /** Portions */
-            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"];
+            portions: components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"] | components["schemas"]["ByThickness"];
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
             /** Sizes */
@@ -6813,7 +8249,7 @@ export interface components {
             /** Takes */
             takes: components["schemas"]["Take"][];
             /** Ways */
-            ways: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"])[];
+            ways: (components["schemas"]["Wedges"] | components["schemas"]["Grid"] | components["schemas"]["Slices"] | components["schemas"]["ByCount"] | components["schemas"]["ByWeight"] | components["schemas"]["ByThickness"])[];
         };
         /**
          * Working
@@ -7311,6 +8747,89 @@ export interface operations {
             };
         };
     };
+    cut_plan: {
+        parameters: {
+            query: {
+                formula: string;
+                thick_mm: number;
+                count?: number | null;
+                length_mm?: number;
+                width_mm?: number;
+                edge_mm?: number;
+                kerf_mm?: number;
+                turns?: number;
+                trim?: "thrown" | "crumb" | "rolled";
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutPlanOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    cut_plan_full_size: {
+        parameters: {
+            query: {
+                formula: string;
+                thick_mm: number;
+                count?: number | null;
+                length_mm?: number;
+                width_mm?: number;
+                edge_mm?: number;
+                kerf_mm?: number;
+                turns?: number;
+                trim?: "thrown" | "crumb" | "rolled";
+                as?: "pdf" | "svg";
+                paper?: string;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+                sheet: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     history_dessert: {
         parameters: {
             query?: {
@@ -7376,6 +8895,149 @@ export interface operations {
             };
         };
     };
+    share_out: {
+        parameters: {
+            query?: {
+                knife_mm?: number;
+                hand_mm?: number;
+                size?: string;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    cut_for: {
+        parameters: {
+            query?: {
+                knife_mm?: number;
+                hand_mm?: number;
+                covers?: number;
+                spread_g?: number;
+                size?: string;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutForOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    resize_dessert: {
+        parameters: {
+            query?: {
+                keep?: "heights" | "proportions" | "portions";
+                offset?: number;
+                limit?: number;
+                of?: string;
+                have_g?: number | null;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResizedOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    resize_into: {
+        parameters: {
+            query?: {
+                keep?: "heights" | "proportions" | "portions";
+            };
+            header?: never;
+            path: {
+                row_id: string;
+                mold: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResizedInto"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
     restore_dessert: {
         parameters: {
             query?: never;
@@ -7394,6 +9056,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DessertOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    dessert_sheeted: {
+        parameters: {
+            query?: {
+                count?: number | null;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetedOut"][];
                 };
             };
             /** @description A problem */
@@ -7426,7 +9121,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SheetOut"][];
+                    "application/json": components["schemas"]["SheetsOut"];
                 };
             };
             /** @description A problem */
@@ -7532,6 +9227,73 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["TakenOut"];
                 };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    dessert_templates: {
+        parameters: {
+            query?: {
+                size?: string;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    dessert_template: {
+        parameters: {
+            query?: {
+                size?: string;
+                as?: "pdf" | "svg";
+                paper?: string;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem */
             default: {
@@ -9738,7 +11500,7 @@ export interface operations {
     find_names: {
         parameters: {
             query: {
-                shelf: "ingredients" | "formulas" | "lines" | "desserts" | "molds" | "stacks";
+                shelf: "ingredients" | "formulas" | "lines" | "desserts" | "molds" | "stacks" | "orders" | "vessels";
                 q: string;
                 limit?: number;
             };
@@ -9850,6 +11612,363 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UsualOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    list_order: {
+        parameters: {
+            query?: {
+                q?: string;
+                ids?: string[];
+                archived?: boolean;
+                order?: "name" | "latest";
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_OrderBrief_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    create_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    order_what_if: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    read_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    change_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Revised_OrderIn_"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    archive_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    copy_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    history_order: {
+        parameters: {
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    plan_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    restore_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    order_sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetsOut"];
                 };
             };
             /** @description A problem */
@@ -10333,6 +12452,268 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StackOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    list_vessel: {
+        parameters: {
+            query?: {
+                q?: string;
+                ids?: string[];
+                archived?: boolean;
+                order?: "name" | "latest";
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_VesselOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    create_vessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VesselIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VesselOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    read_vessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VesselOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    change_vessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Revised_VesselIn_"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VesselOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    archive_vessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VesselOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    copy_vessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VesselOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    history_vessel: {
+        parameters: {
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    restore_vessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VesselOut"];
                 };
             };
             /** @description A problem */

@@ -24,8 +24,13 @@ import type {
   Mold,
   MoldBrief,
   MoldEntry,
+  Order,
+  OrderBrief,
+  OrderEntry,
   Stack,
   StackEntry,
+  Vessel,
+  VesselEntry,
 } from './types'
 
 export interface Shelves {
@@ -34,6 +39,8 @@ export interface Shelves {
   ingredients: { brief: IngredientBrief; full: Ingredient; entry: IngredientEntry }
   molds: { brief: MoldBrief; full: Mold; entry: MoldEntry }
   stacks: { brief: Stack; full: Stack; entry: StackEntry }
+  orders: { brief: OrderBrief; full: Order; entry: OrderEntry }
+  vessels: { brief: Vessel; full: Vessel; entry: VesselEntry }
 }
 export type Shelf = keyof Shelves
 /** Which rows of a shelf, and in which order; nothing asked is all on the shelf, by name. */

@@ -107,7 +107,7 @@ useCommands(() => [
         :stage="stage"
         :number="stageAt + 1"
         :of="stages.length"
-        :cut="solved.cut"
+        :solved="solved"
         :look-of="look"
         @step="(by) => (stageAt = (stageAt ?? 0) + by)"
         @close="stageAt = null"

@@ -79,7 +79,13 @@ const shown = computed(() => props.worked.sizes.find((one) => one.key === props.
       </div>
     </dl>
     <div class="deeds">
-      <RouterLink class="deed main" :to="`/desserts/${id}/sheets`">Scaled sheets</RouterLink>
+      <RouterLink class="deed main" :to="`/desserts/${id}/sheets`">Sheets to pin up</RouterLink>
+      <div class="ways">
+        <RouterLink class="deed" :to="`/desserts/${id}/molds`">Other molds</RouterLink>
+        <RouterLink class="deed" :to="`/desserts/${id}/portions`">Portions</RouterLink>
+        <RouterLink class="deed" :to="`/desserts/${id}/cut`">Cut from sheets</RouterLink>
+        <RouterLink class="deed" :to="`/desserts/${id}/templates`">Templates</RouterLink>
+      </div>
       <BiteCard :id="id" :size="worked.key" />
       <button v-if="!disabled" type="button" class="deed" @click="swapping = true">
         Swap an ingredient in all of it
@@ -123,6 +129,18 @@ dd {
 .deeds {
   display: grid;
   gap: 6px;
+}
+
+.ways {
+  display: grid;
+  gap: 6px;
+  grid-template-columns: 1fr 1fr;
+}
+
+.ways .deed {
+  font-size: 14px;
+  line-height: 1.15;
+  padding-inline: 4px;
 }
 
 .deeds :deep(> * > .deed),

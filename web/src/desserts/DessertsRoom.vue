@@ -59,9 +59,22 @@ useCommands(() => [
   ...(id.value
     ? [
         {
-          name: 'Scaled sheets of this dessert',
+          name: 'Sheets of this dessert, to pin up',
           keys: 's',
           run: () => router.push(`/desserts/${id.value}/sheets`),
+        },
+        {
+          name: 'This dessert in other molds',
+          keys: 'm',
+          run: () => router.push(`/desserts/${id.value}/molds`),
+        },
+        {
+          name: 'Cut this dessert from sheets',
+          run: () => router.push(`/desserts/${id.value}/cut`),
+        },
+        {
+          name: 'Templates at full size',
+          run: () => router.push(`/desserts/${id.value}/templates`),
         },
       ]
     : []),

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 /** One stage of the building, large, with what it waits for. */
-import type { Cut, Stage } from '../api/types'
+import type { Solved, Stage } from '../api/types'
 import type { Look } from '../kit/flavors'
 import { useWorking } from '../kit/working'
+import StageAmounts from './StageAmounts.vue'
 import StageDrawing from './StageDrawing.vue'
 
 defineProps<{
   stage: Stage
   number: number
   of: number
-  cut: Cut
+  solved: Solved
   lookOf: (formula: string) => Look
 }>()
 const { show } = useWorking()
@@ -18,7 +19,7 @@ const emit = defineEmits<{ step: [by: 1 | -1]; close: [] }>()
 
 <template>
   <section class="sheet" :aria-label="`Stage ${number}: ${stage.title}`">
-    <StageDrawing :cut="cut" :stage="stage" :look-of="lookOf" textured />
+    <StageDrawing :cut="solved.cut" :stage="stage" :look-of="lookOf" textured />
     <div class="words">
       <h2>
         <span class="number">{{ number }}</span> {{ stage.title }}
@@ -29,6 +30,7 @@ const emit = defineEmits<{ step: [by: 1 | -1]; close: [] }>()
           How it comes about
         </button>
       </p>
+      <StageAmounts :stage="stage" :solved="solved" named />
       <p v-for="(one, i) in stage.ahead" :key="i" class="ahead">Made ahead · {{ one }}</p>
       <p v-if="stage.wait_says" :class="['wait', { cold: stage.cold }]">
         Then {{ stage.wait_says }} <span class="quiet">({{ stage.wait_source }})</span>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 
 import type { Stage } from '../api/types'
-import { cut, mounted } from '../testing/kitchen'
+import { cut, mounted, result, solved } from '../testing/kitchen'
 import BuildStrip from './BuildStrip.vue'
 import StageDrawing from './StageDrawing.vue'
 import StageSheet from './StageSheet.vue'
@@ -22,6 +22,7 @@ const stage = (title: string, more: Partial<Stage> = {}): Stage => ({
   aside: false,
   flat: [],
   lowered_mm: 0,
+  laid: [],
   ...more,
 })
 const frozen = stage('Seal', {
@@ -87,15 +88,24 @@ describe('StageDrawing', () => {
 describe('StageSheet', () => {
   it('says what is done, what it waits for and who says so', async () => {
     const wrapper = mounted(StageSheet, {
-      stage: { ...frozen, ahead: ['Amber glaze: chill 12–48 h first'] },
+      stage: {
+        ...frozen,
+        ahead: ['Amber glaze: chill 12–48 h first'],
+        laid: [
+          { part: 'base', layer: null, pour: null, name: 'Rye base', mass_g: 177, thick_mm: 7 },
+        ],
+      },
       number: 1,
       of: 3,
-      cut: cut(),
+      solved: solved([result('base', 'Rye base', 177)]),
       lookOf,
     })
     expect(wrapper.text()).toContain('Then freeze 20–40 min (common practice)')
     expect(wrapper.text()).toContain('Made ahead · Amber glaze: chill 12–48 h first')
-    const [before, next, close] = wrapper.findAll('button')
+    // What it takes of a part is asked why as anywhere.
+    const [why, before, next, close] = wrapper.findAll('button')
+    expect(why?.text()).toBe('177g')
+    expect(wrapper.text()).toContain('7 mm')
     expect(before?.attributes('disabled')).toBeDefined()
     await next?.trigger('click')
     await close?.trigger('click')

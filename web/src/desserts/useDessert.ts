@@ -5,7 +5,7 @@ import { onScopeDispose, shallowRef, watch } from 'vue'
 import { api, Problem, take } from '../api/client'
 import { AGAIN_MS } from '../api/again'
 import { useDraft } from '../api/draft'
-import type { Bite, Dessert, DessertEntry, Part, SheetPage, WorkedOut } from '../api/types'
+import type { Bite, Dessert, DessertEntry, Part, WorkedOut } from '../api/types'
 import { FIRST } from './sizes'
 
 export function entryOf(row: Dessert): DessertEntry {
@@ -103,18 +103,6 @@ export function useWorkedOut(
 
   watch([draft, size], ask, { immediate: true })
   return { worked, error }
-}
-
-export function useSheets(id: () => string, count: () => number | undefined) {
-  return useQuery({
-    shallow: true,
-    queryKey: ['worked out', 'sheets', id, count],
-    queryFn: async () => {
-      const params = { path: { row_id: id() }, query: { count: count() ?? null } }
-      // openapi-fetch widens pairs to lists.
-      return (await take(api.GET('/api/desserts/{row_id}/sheets', { params }))) as SheetPage[]
-    },
-  })
 }
 
 /** What a bite through the cut is of; worked out once it is wanted. */

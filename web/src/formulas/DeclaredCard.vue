@@ -1,29 +1,19 @@
 <script setup lang="ts">
 /** What a formula has to declare, and the eggs it takes. */
-import { computed } from 'vue'
-
 import { house } from '../api/house'
 import type { Reading } from '../api/types'
+import AllergenWords from '../kit/AllergenWords.vue'
 import { figure } from '../kit/format'
 import WorkedFigure from '../kit/WorkedFigure.vue'
 
-const props = defineProps<{ reading: Reading }>()
-const allergens = computed(() => Object.entries(props.reading.declared.contains))
+defineProps<{ reading: Reading }>()
 const takenBy = ({ takers }: Reading['leftovers'][number]) =>
   takers.length ? `: could go into ${takers.join(', ')}.` : '.'
 </script>
 
 <template>
   <section aria-label="Allergens">
-    <p v-if="allergens.length">
-      Contains
-      <template v-for="([name, from], i) in allergens" :key="name"
-        >{{ i ? '; ' : '' }}<strong>{{ name }}</strong> ({{ from.join(', ') }})</template
-      >.
-    </p>
-    <p v-if="reading.declared.unknown.length" class="wrong">
-      Allergens not entered for {{ reading.declared.unknown.join(', ') }}.
-    </p>
+    <AllergenWords :declared="reading.declared" />
     <p class="quiet small">
       Of the fourteen of the EU; traces are not covered. Local codes and your own plan go first.
     </p>

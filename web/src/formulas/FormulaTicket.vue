@@ -2,13 +2,14 @@
 /** What the formula is: what arrives of it, its density, and its size for another need. */
 import { computed, ref, watch } from 'vue'
 
+import { house } from '../api/house'
 import type { Formula, FormulaEntry, GaugeShown, Reading } from '../api/types'
 import FoldCard from '../kit/FoldCard.vue'
 import { figure } from '../kit/format'
 import NumberField from '../kit/NumberField.vue'
-import SheetCard from '../kit/SheetCard.vue'
 import SwitchRow from '../kit/SwitchRow.vue'
 import WorkedFigure from '../kit/WorkedFigure.vue'
+import FormulaSheet from '../sheets/FormulaSheet.vue'
 import DeclaredCard from './DeclaredCard.vue'
 import FormulaFindings from './FormulaFindings.vue'
 import FormulaReadings from './FormulaReadings.vue'
@@ -139,6 +140,16 @@ const cost = computed(() => {
             :error="errorAt('measured_density_g_ml')"
             @commit="(v) => emit('change', { measured_density_g_ml: v })"
           />
+          <NumberField
+            :label="house.formulas.sets.label"
+            :unit="house.formulas.sets.unit"
+            optional
+            :placeholder="house.formulas.sets.empty"
+            :value="entry.sets_min ?? null"
+            :disabled="disabled"
+            :error="errorAt('sets_min')"
+            @commit="(v) => emit('change', { sets_min: v })"
+          />
         </div>
         <SwitchRow
           v-if="reading?.eggs"
@@ -172,7 +183,15 @@ const cost = computed(() => {
           />
         </div>
         <div v-if="scaled.data.value && size" class="scaled">
-          <SheetCard v-for="page in scaled.data.value" :key="page.sheet.formula" :page="page" />
+          <FormulaSheet v-for="page in scaled.data.value" :key="page.sheet.formula" :page="page" />
+          <RouterLink
+            class="deed"
+            :to="{
+              path: `/formulas/${id}/sheets`,
+              query: size.unit === 'g' ? { mass_g: size.value } : { volume_ml: size.value },
+            }"
+            >Sheets to pin up</RouterLink
+          >
         </div>
       </FoldCard>
       <FoldCard

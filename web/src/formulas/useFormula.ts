@@ -15,11 +15,11 @@ import type {
 import type { LineEntry } from './lines'
 
 export function entryOf(row: Formula): FormulaEntry {
-  const { name, kind, flavor, base_lines, losses, gas_kept, measured_density_g_ml } = row
+  const { name, kind, flavor, base_lines, losses, gas_kept, measured_density_g_ml, sets_min } = row
   const { method, whole_eggs, job } = row
   const lines = row.lines.map(lineEntryOf)
   const plain = { name, kind, flavor, lines, base_lines, losses, gas_kept, method, whole_eggs, job }
-  return { ...plain, measured_density_g_ml }
+  return { ...plain, measured_density_g_ml, sets_min }
 }
 
 function lineEntryOf(line: FormulaLine): LineEntry {

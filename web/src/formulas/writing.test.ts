@@ -437,13 +437,21 @@ describe('FormulaTicket', () => {
     expect(text).toContain('Reedbed')
   })
 
-  it('scales to a mass that is wanted', async () => {
+  it('says how long it can be filled, or that there is no limit', async () => {
     const wrapper = ticket()
     const field = wrapper.findAll('.field input')[5]
+    await field?.setValue('8')
+    await field?.trigger('blur')
+    expect(wrapper.emitted('change')?.at(-1)).toEqual([{ sets_min: 8 }])
+  })
+
+  it('scales to a mass that is wanted', async () => {
+    const wrapper = ticket()
+    const field = wrapper.findAll('.field input')[6]
     await field?.setValue('1000')
     await field?.trigger('blur')
     await settled()
-    expect(wrapper.get('.sheet').text()).toContain('Quince purée')
+    expect(wrapper.get('.formula').text()).toContain('Quince purée')
   })
 })
 

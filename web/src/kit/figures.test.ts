@@ -1,10 +1,9 @@
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 
-import { finding, sheetPage, working } from '../testing/kitchen'
+import { finding, working } from '../testing/kitchen'
 import FindingCard from './FindingCard.vue'
 import { lookOf, patternId } from './flavors'
-import SheetCard from './SheetCard.vue'
 import WorkedFigure from './WorkedFigure.vue'
 import { useWorking } from './working'
 import WorkingSteps from './WorkingSteps.vue'
@@ -74,41 +73,6 @@ describe('FindingCard', () => {
     const card = mount(FindingCard, { props: { finding: finding('heart', 'wrong') } })
     await card.get('button').trigger('click')
     expect(card.emitted('choose')).toHaveLength(1)
-  })
-})
-
-describe('SheetCard', () => {
-  const card = () => mount(SheetCard, { props: { page: sheetPage(), number: 5 } })
-
-  it('prints grams as the scale weighs them, and pieces beside', () => {
-    const rows = card().findAll('tbody tr')
-    expect(rows[0]?.text()).toContain('1\u202f192')
-    expect(rows[1]?.text()).toContain('16.7')
-    expect(rows[1]?.text()).toContain('0.9 × yolk, M')
-  })
-
-  it('tells what it is for, what arrives and how far rounding moved it', () => {
-    const text = card().text()
-    expect(text).toContain('Quince heart 1\u202f366 g')
-    expect(text).toContain('1\u202f513.7')
-    expect(text).toContain('−0.41 g')
-  })
-
-  it('opens the working of a line, of the batch and of the size', async () => {
-    const sheet = card()
-    const opened = []
-    for (const button of sheet.findAll('button')) {
-      await button.trigger('click')
-      opened.push(open.value?.figure)
-    }
-    const lines = ['Quince purée', 'Egg yolk', 'Counted: yolk, M']
-    expect(opened).toEqual([...lines, 'Weighed in all', 'Size of the sheet'])
-  })
-
-  it('lists the method, or says that there is none', () => {
-    expect(card().findAll('ol li')).toHaveLength(2)
-    const bare = mount(SheetCard, { props: { page: { ...sheetPage(), method: [] } } })
-    expect(bare.text()).toContain('No method written yet')
   })
 })
 

@@ -211,8 +211,8 @@ nav {
 
 @media (max-width: 760px) {
   .strip {
-    gap: 6px !important;
-    padding: 0 8px !important;
+    gap: 4px !important;
+    padding: 0 6px !important;
   }
 
   .wide-only {
@@ -229,8 +229,8 @@ nav {
   }
 
   .room-link {
-    font-size: 14px;
-    padding: 0 4px !important;
+    font-size: 13px;
+    padding: 0 2px !important;
   }
 
   .person > [aria-hidden] {
