@@ -5,10 +5,12 @@ import time
 from typing import Any
 
 import pytest
+from django.db.models.signals import post_migrate
 from playwright.sync_api import BrowserContext, Locator, Page, Request, expect
 from pytest_django import Settings
 from pytest_django.live_server_helper import LiveServer
 
+from ops.install import chromium
 from tests.kept import bring
 from tests.server.conftest import cheap_passwords, demo_put_aside
 
@@ -17,7 +19,9 @@ __all__ = ["cheap_passwords", "demo_put_aside"]
 # Playwright runs its own event loop in the thread in which the tests talk to the database.
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
 
-CHROMIUM = "/usr/bin/chromium"
+# Every test empties the database; Django would then write its own permissions, which nobody asks.
+post_migrate.disconnect(dispatch_uid="django.contrib.auth.management.create_permissions")
+
 QUIET = [
     *("--disable-gpu", "--disable-quic", "--no-first-run", "--disable-sync"),
     *("--disable-background-networking", "--disable-component-update"),
@@ -33,7 +37,7 @@ expect.set_options(timeout=PATIENCE_MS)
 def browser_type_launch_args() -> dict[str, Any]:
     """Debian's Chromium; only root needs to do without its sandbox."""
     root = ["--no-sandbox"] if os.geteuid() == 0 else []
-    return {"executable_path": CHROMIUM, "args": [*QUIET, *root]}
+    return {"executable_path": chromium(), "args": [*QUIET, *root]}
 
 
 @pytest.fixture(scope="session")

@@ -68,7 +68,7 @@ def room(name: str, row: str = "") -> Callable[[Page], None]:
 
 
 def sheets(page: Page) -> None:
-    page.get_by_role("link", name="Scaled sheets").click()
+    page.get_by_role("link", name="Sheets to pin up").click()
     expect(page.get_by_role("article").first).to_be_visible()
 
 

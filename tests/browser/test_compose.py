@@ -75,9 +75,10 @@ def test_from_an_empty_kitchen_to_printed_sheets(page: Page, site: str) -> None:
     assert "Cloud cream 976 ml 1010 g" in ticket(page)
     assert "Shortbread 169 ml 101 g" in ticket(page)
 
-    page.get_by_role("link", name="Scaled sheets").click()
-    expect(page.get_by_role("article")).to_have_count(2)
-    sheet = page.get_by_role("article").filter(has_text="Cloud cream")
+    page.get_by_role("link", name="Sheets to pin up").click()
+    # The dessert's own, and one a formula.
+    expect(page.get_by_role("article")).to_have_count(3)
+    sheet = page.get_by_role("article").filter(has=page.get_by_role("heading", name="Cloud cream"))
     # 1010 g + 2 % in the pan = 1031 g weighed: 937 of cream, 94 of sugar.
     expect(sheet.get_by_role("row", name="Cream").first).to_contain_text("937")
     expect(sheet.get_by_role("row", name="Sugar")).to_contain_text("94")

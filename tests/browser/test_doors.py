@@ -19,7 +19,9 @@ def menu(page: Page, item: str) -> None:
 
 def try_to_enter(page: Page, password: str) -> None:
     page.get_by_label("Password", exact=True).fill(password)
-    page.keyboard.press("Enter")
+    # Until the answer to the try before is shown, Enter does nothing.
+    expect(page.get_by_role("button", name="Sign in", exact=True)).to_be_enabled()
+    page.get_by_label("Password", exact=True).press("Enter")
 
 
 def test_a_forgotten_password_is_given_anew_and_too_many_tries_are_told(

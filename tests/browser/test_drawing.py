@@ -171,8 +171,8 @@ def test_a_second_size_follows_the_first_until_it_is_drawn_on(page: Page, demo: 
     expect(page.get_by_label("Thickness", exact=True)).to_have_value("6")
     page.get_by_role("button", name="Follow the first size").click()
     expect(page.get_by_label("Thickness", exact=True)).to_have_value("10")
-    ticket.get_by_role("link", name="Scaled sheets").click()
-    expect(page.get_by_text("6 × Ring 20 cm, 4.5 high + 12 × Ring 8 cm, 5 high")).to_be_visible()
+    ticket.get_by_role("link", name="Sheets to pin up").click()
+    expect(page.get_by_text("6 × Ø 20 cm + 12 × Ø 8 cm")).to_be_visible()
     glaze = page.get_by_role("article").filter(has_text="Amber glaze").last
     expect(glaze).to_contain_text("Ø 20 cm")
     expect(glaze).to_contain_text("Ø 8 cm")

@@ -97,7 +97,7 @@ def test_every_kind_is_offered_with_its_picture(page: Page, demo: str) -> None:
 
 def test_a_profile_is_drawn_by_its_points(page: Page, demo: str) -> None:
     come_in(page, demo)
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     page.get_by_role("complementary").get_by_role("link", name="Tart pan 24 cm").click()
     slip = page.get_by_role("region", name="Mold", exact=True)
     # pi/3 x 25 x (110² + 110 x 120 + 120²) = 1039 ml; 1 mm higher 26 / 25 of it.
@@ -112,7 +112,7 @@ def test_a_mesh_is_loaded_and_a_wrong_unit_is_told(page: Page, demo: str, tmp_pa
     come_in(page, demo)
     file = tmp_path / "ball.stl"
     file.write_bytes(stl_of(trimesh.creation.icosphere(3, 40)))
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     page.get_by_role("button", name="From a drawing or a scan").click()
     dialog = page.get_by_role("dialog")
     dialog.get_by_label("Name", exact=True).fill("Scanned ball")

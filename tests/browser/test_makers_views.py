@@ -87,7 +87,7 @@ def test_a_template_is_drawn_with_its_part(page: Page, demo: str) -> None:
 
 def test_molds_are_found_by_what_they_hold(page: Page, demo: str) -> None:
     come_in(page, demo)
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     every = page.get_by_role("complementary", name="Every mold")
     wall = page.locator(".wall").get_by_role("link")
     expect(wall.nth(30)).to_be_visible()
@@ -105,7 +105,7 @@ def test_molds_are_found_by_what_they_hold(page: Page, demo: str) -> None:
 
 def test_a_mold_says_what_stands_in_it_and_what_a_bath_takes(page: Page, demo: str) -> None:
     come_in(page, demo)
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     page.get_by_role("complementary").get_by_role("link", name="Tart pan 24 cm").click()
     slip = page.get_by_role("region", name="Mold", exact=True)
     expect(slip.get_by_role("region", name="What stands in it")).to_contain_text("Insert that fits")

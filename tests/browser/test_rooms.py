@@ -136,7 +136,7 @@ def test_an_ingredient_of_ones_own(page: Page, demo: str) -> None:
 
 def new_mold(page: Page, form: str, name: str) -> Locator:
     """A new mold of a form, and the slip it is measured on."""
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     page.locator("label", has_text="A new mold begins as").locator(".ant-select").click()
     page.keyboard.type(form)
     page.locator(".ant-select-item-option").get_by_text(form, exact=True).click()

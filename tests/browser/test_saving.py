@@ -236,7 +236,7 @@ def test_ingredients_are_pasted_into_the_pantry(page: Page, demo: str) -> None:
 
 def test_a_mold_is_measured_by_its_water(page: Page, demo: str) -> None:
     come_in(page, demo)
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     page.get_by_role("complementary").get_by_role("link", name="Ring 20 cm").first.click()
     enter(page, "Water it holds, to the brim", "1343")
     # By its sizes pi/4 x 20² x 4.5 = 1413.7 ml; (1343 - 1413.7) / 1413.7 = -5.0 %.
@@ -255,12 +255,12 @@ def test_what_somebody_else_adds_appears_with_the_next_answer(
     page: Page, demo: str, browser: Browser
 ) -> None:
     come_in(page, demo)
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     shelf = page.get_by_role("complementary", name="Every mold")
     expect(shelf.get_by_role("link").first).to_be_visible()
     elsewhere = browser.new_context().new_page()
     come_in(elsewhere, demo)
-    elsewhere.get_by_role("link", name="Molds").click()
+    elsewhere.get_by_role("link", name="Molds", exact=True).click()
     elsewhere.get_by_role("button", name="Add a mold").click()
     elsewhere.get_by_label("Name of the new mold").fill("Ferry tin")
     elsewhere.get_by_label("Name of the new mold").press("Enter")

@@ -73,7 +73,7 @@ def test_a_room_not_loaded_yet_says_so_when_the_line_is_gone(page: Page, demo: s
     page.goto(demo)
     page.route("**/assets/MoldsRoom*", lambda route: route.abort())
     page.get_by_role("button", name="Ottilie Marsh").click()
-    page.get_by_role("link", name="Molds").click()
+    page.get_by_role("link", name="Molds", exact=True).click()
     expect(page.get_by_role("alert")).to_contain_text("not loaded yet")
     page.unroute("**/assets/MoldsRoom*")
     page.get_by_role("link", name="Formulas").click()

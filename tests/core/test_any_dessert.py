@@ -37,7 +37,7 @@ def test_every_rule_is_drawn(rule: type[Part]) -> None:
     assert solve(found, BOOK)[0].parts
 
 
-@settings(max_examples=120)
+@settings(max_examples=50)
 @given(desserts(), COUNTS)
 def test_whatever_is_drawn_is_worked_out_and_judged(dessert: Dessert, count: int) -> None:
     solved, made = solve(dessert, BOOK, count)
@@ -51,7 +51,7 @@ def test_whatever_is_drawn_is_worked_out_and_judged(dessert: Dessert, count: int
         assert all(line.mass_g >= 0 for line in sheet.lines)
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts())
 def test_there_is_one_result_a_formula_in_the_order_of_the_shelf(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK)
@@ -61,7 +61,7 @@ def test_there_is_one_result_a_formula_in_the_order_of_the_shelf(dessert: Desser
     assert [(part.part, part.layer) for part in solved.parts] == wanted
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts())
 def test_unknown_stays_unknown_and_is_said(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK)
@@ -74,7 +74,7 @@ def test_unknown_stays_unknown_and_is_said(dessert: Dessert) -> None:
         assert "no-density" in {finding.code for finding in solved.findings}
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts())
 def test_what_is_counted_needs_no_density(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK)
@@ -82,7 +82,7 @@ def test_what_is_counted_needs_no_density(dessert: Dessert) -> None:
     assert not blamed & {part.key for part in dessert.parts if isinstance(part, Garnish)}
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts(), COUNTS)
 def test_more_desserts_change_amounts_and_never_the_cut(dessert: Dessert, count: int) -> None:
     one, many = solve(dessert, BOOK, 1)[0], solve(dessert, BOOK, count)[0]
@@ -93,7 +93,7 @@ def test_more_desserts_change_amounts_and_never_the_cut(dessert: Dessert, count:
         assert math.isclose(several.measure.value, count * single.measure.value, abs_tol=1e-9)
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts())
 def test_a_level_above_the_rim_is_always_said(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK)
@@ -106,7 +106,7 @@ def test_a_level_above_the_rim_is_always_said(dessert: Dessert) -> None:
     assert said == over
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts())
 def test_the_coat_to_make_covers_what_clings_and_pours_well(dessert: Dessert) -> None:
     solved, _ = solve(dessert, BOOK, 3)
@@ -118,7 +118,7 @@ def test_the_coat_to_make_covers_what_clings_and_pours_well(dessert: Dessert) ->
                 assert result.make.value >= part.least_pour_g
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts())
 def test_the_drawing_is_finite_and_inside_the_room_it_asks_for(dessert: Dessert) -> None:
     cut = solve(dessert, BOOK)[0].cut
@@ -130,7 +130,7 @@ def test_the_drawing_is_finite_and_inside_the_room_it_asks_for(dessert: Dessert)
     assert {one.part for one in cut.section} <= {part.key for part in dessert.parts}
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts(), molds())
 def test_in_another_mold_a_dessert_has_the_same_parts_and_can_be_solved(
     dessert: Dessert, mold: Mold
@@ -145,7 +145,7 @@ def test_in_another_mold_a_dessert_has_the_same_parts_and_can_be_solved(
     assert solved.portions == there.portions.count
 
 
-@settings(max_examples=80)
+@settings(max_examples=50)
 @given(desserts())
 def test_what_cannot_be_made_comes_before_what_will_disappoint(dessert: Dessert) -> None:
     order = [finding.severity for finding in solve(dessert, BOOK)[0].findings]

@@ -24,7 +24,7 @@ from fernbell.core.formulas import Book, Formula, Line, Wait, WaitKind, as_drawn
 from fernbell.core.molds import Ring
 from fernbell.core.pantry import Ingredient
 from fernbell.demo.book import demo_book
-from fernbell.demo.desserts import REEDBED
+from fernbell.demo.desserts import DESSERTS, REEDBED, DemoDessert
 from tests.core.drawing import WITH_DENSITY, desserts
 from tests.core.kitchen import BOOK, entremet
 
@@ -300,3 +300,46 @@ def test_what_a_method_says_of_thickness_follows_the_drawing() -> None:
     assert as_drawn("Spread {thickness}.", drawn["glaze"]) == "Spread 2 mm."
     assert as_drawn("Pour {thickness} into {across}.") == "Pour as drawn into as drawn."
     assert as_drawn("Boil {sugar}.") == "Boil {sugar}."
+
+
+@settings(max_examples=60)
+@given(desserts(WITH_DENSITY))
+def test_the_stages_lay_all_of_every_part_once(dessert: Dessert) -> None:
+    solved, _ = solve(dessert, BOOK, 1)
+    if not solved.stages:
+        return
+    laid = [one for stage in solved.stages for one in stage.laid]
+    masses = [part.mass.value for part in solved.parts if part.mass]
+    # A part of several pours is told pour by pour.
+    pours = sum(len(part.pours) - 1 for part in solved.parts if part.pours)
+    assert len(laid) == len(solved.parts) + pours
+    assert all(one.mass_g is None or one.mass_g >= 0 for one in laid)
+    assume(all(pour.mass.value > 0 for part in solved.parts for pour in part.pours))
+    assert sum(one.mass_g or 0 for one in laid) == pytest.approx(sum(masses))
+    for one in laid:
+        assert one.thick_mm is None or one.thick_mm > 0
+
+
+# By hand: the ring of 20 cm to 20 mm is 628.3 ml, less 9.2² x pi x 1.6 = 425.4 ml of the bases.
+def test_a_pour_is_told_in_grams_and_millimeters() -> None:
+    seal = next(stage for stage in stages(REEDBED) if stage.title == "Seal")
+    assert seal.says == "Toasted barley mousse, up to 20 mm"
+    (pour,) = seal.laid
+    mousse = solve(REEDBED, demo_book(), 1)[0]
+    fill = next(part for part in mousse.parts if part.pours)
+    density = fill.mass.value / fill.volume.value
+    assert pour.thick_mm == 20
+    assert pour.mass_g == pytest.approx((628.32 - 425.45) * density, rel=1e-3)
+    insert, setting = (one for one in stages(REEDBED) if "Quince heart" in one.title)
+    assert [(one.name, one.thick_mm) for one in insert.laid] == [
+        ("Quince, set", 10),
+        ("Malt crémeux", 6),
+    ]
+    assert setting.laid == ()
+
+
+@pytest.mark.parametrize("demo", DESSERTS, ids=lambda one: one.slug)
+def test_a_demo_dessert_is_laid_gram_by_gram(demo: DemoDessert) -> None:
+    solved, _ = solve(demo.dessert, demo_book(), 1)
+    laid = sum(one.mass_g or 0 for stage in solved.stages for one in stage.laid)
+    assert laid == pytest.approx(sum(part.mass.value for part in solved.parts if part.mass))

@@ -148,9 +148,13 @@ class TestInstalling:
         self, project: Path, monkeypatch: pytest.MonkeyPatch
     ) -> None:
         monkeypatch.setattr(install, "POSTGRES", project / "nowhere")
-        monkeypatch.setattr(install, "CHROMIUM", project / "nowhere")
+        monkeypatch.setattr(install, "BROWSERS", (project / "quick", project / "slow"))
         monkeypatch.setattr(install.os, "geteuid", lambda: 1000)
-        with pytest.raises(Stop, match="apt-get install postgresql chromium"):
+        with pytest.raises(Stop, match="apt-get install postgresql quick"):
+            install.debian_packages(browser=True)
+        (project / "slow").touch()
+        assert install.chromium() == str(project / "slow")
+        with pytest.raises(Stop, match=r"apt-get install postgresql$"):
             install.debian_packages(browser=True)
 
     def test_root_gets_them_installed(

@@ -20,6 +20,8 @@ class Shelves:
     mold: dict[str, Any]
     dessert: dict[str, Any]
     stack: dict[str, Any]
+    order: dict[str, Any]
+    vessel: dict[str, Any]
 
     def row(self, kind: str) -> dict[str, Any]:
         return getattr(self, kind)
@@ -31,6 +33,8 @@ PATHS = {
     "mold": "/api/molds",
     "dessert": "/api/desserts",
     "stack": "/api/stacks",
+    "order": "/api/orders",
+    "vessel": "/api/vessels",
 }
 
 
@@ -75,7 +79,13 @@ def stocked(client: Client, **known: Any) -> Shelves:
     )
     dessert = made(client, "dessert", dessert_entry(mold["id"], formula["id"]))
     kept = {"name": "Cushion base", "shape": mold["shape"], "parts": dessert["parts"]}
-    return Shelves(client, ingredient, formula, mold, dessert, made(client, "stack", kept))
+    ordered = {"key": "a", "dessert": dessert["id"], "mold": mold["id"], "count": 3}
+    return Shelves(
+        *(client, ingredient, formula, mold, dessert),
+        stack=made(client, "stack", kept),
+        order=made(client, "order", {"name": "Saturday", "lines": [ordered]}),
+        vessel=made(client, "vessel", {"name": "Large bowl", "kind": "bowl", "most": 6000}),
+    )
 
 
 def dessert_entry(mold: str, formula: str, /, name: str = "Cushion", **base: Any) -> dict[str, Any]:
@@ -103,6 +113,8 @@ def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
         ),
         "dessert": ("name", "mold", "built", "parts", "portions", "count", "sizes"),
         "stack": ("name", "shape", "parts"),
+        "order": ("name", "lines"),
+        "vessel": ("name", "kind", "least", "most", "number"),
     }[kind]
     entry = {field: row[field] for field in fields}
     if kind == "formula":

@@ -27,7 +27,7 @@ def test_the_demo_dessert_is_worked_out_as_core_does(demo: Client) -> None:
         assert got["make"]["value"] == pytest.approx(part.make.value)
     assert answer["finished"]["value"] == pytest.approx(solved.finished.value)
     assert answer["findings"] == []
-    pages = demo.get(f"{reedbed(demo)}/sheets").json()
+    pages = [one["page"] for one in demo.get(f"{reedbed(demo)}/sheets").json()["made"]]
     assert [page["sheet"]["name"] for page in pages] == [sheet.name for sheet in sheets]
     for page, sheet in zip(pages, sheets, strict=True):
         assert [line["mass_g"] for line in page["sheet"]["lines"]] == [
@@ -74,7 +74,7 @@ QUERIES = {
     # Who is asking, then the row's own.
     "": 3,  # and the formulas it is made of
     "/solved": 4,
-    "/sheets": 7,  # its formulas' heads, and the ingredients and notes of its lines
+    "/sheets": 9,  # vessels, its formulas' heads, and the ingredients and notes of its lines
     "/history": 4,  # whether it is there, its changes, and how many
 }
 
@@ -261,8 +261,8 @@ def test_settings_are_fit_to_serve() -> None:
 
 def test_the_sheets_of_a_dessert_say_how_thick_it_is_drawn(demo: Client) -> None:
     def pours() -> str:
-        pages = demo.get(reedbed(demo) + "/sheets").json()
-        quince = next(page for page in pages if page["sheet"]["name"] == "Quince, set")
+        made = demo.get(reedbed(demo) + "/sheets").json()["made"]
+        quince = next(one["page"] for one in made if one["page"]["sheet"]["name"] == "Quince, set")
         return next(step["text"] for step in quince["method"] if step["stage"] == "pour")
 
     assert pours() == "Pour 10 mm into a filmed ring of 16 cm on a tray; freeze."

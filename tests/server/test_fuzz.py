@@ -26,11 +26,14 @@ from tests.served import DATABASE, Visitor, demo_cluster, served
 OPERATIONS = [
     found.ok() for found in openapi.from_dict(json.loads(document())).get_all_operations()
 ]
-LONGEST_S = 2.0
+LONGEST_S = 6.0
+"""What hangs takes longer, even where a password is hashed while all other tests run; how fast
+answers are is measured by the benches.
+"""
 EACH, EACH_LONG = 1, 16
 """Requests an operation, a role and a mode: 3 roles x 2 modes x 108 operations x 16 > 10 000."""
 ROLES = [role for *_, role in PEOPLE]
-SHELVES = ("ingredients", "molds", "formulas", "desserts", "stacks")
+SHELVES = ("ingredients", "molds", "formulas", "desserts", "stacks", "orders", "vessels")
 
 
 @pytest.fixture(scope="module")

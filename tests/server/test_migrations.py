@@ -54,6 +54,8 @@ TABLES = {
     "formulas": "formulas_formula",
     "desserts": "desserts_dessert",
     "stacks": "desserts_stack",
+    "orders": "planning_order",
+    "vessels": "planning_vessel",
 }
 
 

@@ -75,7 +75,8 @@ def test_the_order_is_kept_and_its_sheets_are_merged(demo: Client) -> None:
     assert [(one["key"], one["count"], one["parts"]) for one in kept["sizes"]] == [
         ("small", 12, None)
     ]
-    pages = demo.get(f"{path}/sheets").json()
+    sheets = demo.get(f"{path}/sheets").json()
+    pages = [one["page"] for one in sheets["made"]]
     quince = next(page for page in pages if page["sheet"]["name"] == "Quince, set")
     assert [use["purpose"] for use in quince["sheet"]["uses"]] == [
         "Quince, set, Ø 20 cm",

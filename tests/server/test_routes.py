@@ -13,6 +13,7 @@ from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.molds.models import Mold
 from fernbell.server.openapi import DOCUMENT, WORDS, document, words
 from fernbell.server.pantry.models import Ingredient
+from fernbell.server.planning.models import Order, Vessel
 from fernbell.server.problems import ProblemOut
 from fernbell.server.rows.policy import rows
 from tests.server.api import PATHS, Shelves, entry_of, version
@@ -35,7 +36,7 @@ FOR_VISITORS = {
     "/api/session/kitchen",
 }
 READING = {
-    *("what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
+    *("what_if", "order_what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
     *("outline_mold", "scan_mold", "bathe_mold"),
     *("read_line", "read_list", "read_pantry_list", "read_measure"),
     *("what_if_formula", "turn_formula", "fit_formula", "swap_formula", "other_chocolates"),
@@ -68,6 +69,9 @@ QUERIES = {
     "find_names": "?shelf=lines&q=cream",
     "formulas_beside": "?formula={formula}&formula={formula}",
     "taste_dessert_with": "?of={formula}&formula={formula}",
+    "cut_plan": "?formula={formula}&thick_mm=20",
+    "cut_plan_full_size": "?formula={formula}&thick_mm=20&as=svg",
+    "dessert_template": "?as=svg",
 }
 
 
@@ -86,6 +90,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
         return {"revision": 1, "data": entry_of(kind, shelves.row(kind))}
     return {
         "what_if": entry_of("dessert", shelves.dessert),
+        "order_what_if": entry_of("order", shelves.order),
         "what_if_formula": entry_of("formula", shelves.formula),
         "other_chocolates": chantilly(shelves),
         "turn_formula": {"entry": chantilly(shelves), "value": 40},
@@ -162,7 +167,8 @@ def call_url(path: str, operation: str, shelves: Shelves, member: int) -> str:
     kind = next((kind for kind, own in PATHS.items() if path.startswith(own)), None)
     there = shelves.row(kind)["id"] if kind else ""
     url = path.replace("{row_id}", there).replace("{member_id}", str(member))
-    url = url.replace("{revision}", "1")
+    url = url.replace("{revision}", "1").replace("{sheet}", "0").replace("{key}", "piece-base")
+    url = url.replace("{mold}", shelves.mold["id"])
     return url + QUERIES.get(operation, "").replace("{formula}", shelves.formula["id"])
 
 
@@ -274,7 +280,7 @@ FINDS_NONE = {
 
 def marked(member: Member) -> None:
     """Every name in a kitchen says whose it is."""
-    for model in (Ingredient, Formula, Mold, Dessert, Stack):
+    for model in (Ingredient, Formula, Mold, Dessert, Stack, Order, Vessel):
         for row in rows(member, model):
             row.name = f"{MARK} {row.name}"
             row.save()

@@ -88,6 +88,7 @@ def test_what_is_in_use_is_not_archived_and_the_users_are_named(
 
 def test_archived_rows_leave_the_shelf_and_come_back(shelves: Shelves) -> None:
     client = shelves.client
+    assert post(client, url(shelves, "order", "/archive")).json()["archived"]
     assert post(client, url(shelves, "dessert", "/archive")).json()["archived"]
     assert client.get(PATHS["dessert"]).json()["items"] == []
     assert client.get(f"{PATHS['dessert']}?archived=true").json()["total"] == 1
@@ -99,6 +100,7 @@ def test_archived_rows_leave_the_shelf_and_come_back(shelves: Shelves) -> None:
 
 
 def test_an_archived_row_is_not_changed(shelves: Shelves) -> None:
+    post(shelves.client, url(shelves, "order", "/archive"))
     post(shelves.client, url(shelves, "dessert", "/archive"))
     data = {"revision": 2, "data": entry_of("dessert", shelves.dessert)}
     answer = put(shelves.client, url(shelves, "dessert"), data)
