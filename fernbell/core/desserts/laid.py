@@ -42,6 +42,20 @@ def laid(made: MeasuredDessert, steps: Sequence[BuildStep]) -> tuple[tuple[Taken
     return tuple(found)
 
 
+def parts_of(step: BuildStep) -> tuple[str, ...]:
+    """The parts a step has to do with, whether it takes them or sets what was made of them.
+
+    Args:
+        step: a step of the building [BuildStep].
+    Returns:
+        keys of parts, each once [key].
+    Source:
+        definition.
+    """
+    every = (*(part for part, _ in step.uses), *(part for part, _, _ in step.fresh))
+    return tuple(dict.fromkeys(every))
+
+
 def _told_by(made: MeasuredDessert, step: BuildStep) -> Iterator[tuple[str, str | None, int]]:
     """Parts and layers a step takes; of a fill its pours by their number."""
     own = {(one.part, one.layer): one for one in made.parts}

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.holding import held_steps
-from fernbell.core.desserts.laid import Taken, laid
+from fernbell.core.desserts.laid import Taken, laid, parts_of
 from fernbell.core.desserts.measure import MeasuredDessert, Readings
 from fernbell.core.desserts.regions import Shape, ShapeKey, liner_sheet, strip_length
 from fernbell.core.desserts.step import BuildStep, Moment
@@ -31,7 +31,8 @@ class Stage:
     used here need before; `laid` is what it takes, told once. The wait begins when the stage is
     done; `wait_source` says who asks for it. `flat` is drawn instead of what it shows, where it is
     not yet as it will be cut; `lowered_mm` says how much lower it is drawn while what raises it is
-    not under it yet.
+    not under it yet. `parts` are those it has to do with; what is done `at_service` is not done
+    before.
     """
 
     code: str
@@ -51,6 +52,8 @@ class Stage:
     flat: tuple[Shape, ...] = ()
     lowered_mm: float = 0.0
     laid: tuple[Taken, ...] = ()
+    parts: tuple[str, ...] = ()
+    at_service: bool = False
 
 
 def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage, ...]:
@@ -92,9 +95,16 @@ def build_stages(made: MeasuredDessert, section: Sequence[Shape]) -> tuple[Stage
         stage = _stage(step, standing, place, readings, in_mold=body.served_in_it)
         standing = stage.shows
         stages.append(stage)
+    every = [*beside, *inside, *outside]
     return tuple(
-        replace(one, laid=what, lowered_mm=_lacking(one, feet))
-        for one, what in zip(stages, laid(made, [*beside, *inside, *outside]), strict=True)
+        replace(
+            one,
+            laid=what,
+            lowered_mm=_lacking(one, feet),
+            parts=parts_of(step),
+            at_service=step.moment is Moment.SERVICE,
+        )
+        for one, step, what in zip(stages, every, laid(made, every), strict=True)
     )
 
 

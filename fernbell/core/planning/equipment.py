@@ -7,7 +7,19 @@ from typing import Literal
 from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 
-VesselKind = Literal["bowl", "mixer", "pot", "siphon", "tray", "oven", "hands"]
+VesselKind = Literal[
+    "bowl",
+    "mixer",
+    "pot",
+    "siphon",
+    "tray",
+    "oven",
+    "hands",
+    "stove",
+    "blast",
+    "freezer",
+    "fridge",
+]
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,6 +50,10 @@ VESSELS: Mapping[VesselKind, VesselWords] = {
         VesselWords("tray", "Tray", "mm", 400, 600, "short side", "long side", together=True),
         VesselWords("oven", "Oven", "trays", 0, 2, "", "bakes at once", together=True),
         VesselWords("hands", "Filling", "g", 0, 400, "", "fills in a minute"),
+        VesselWords("stove", "Stove", "rings", 0, 4, "", "at once", together=True),
+        VesselWords("blast", "Blast freezer", "l", 0, 120, "", "of shelf", together=True),
+        VesselWords("freezer", "Freezer", "l", 0, 300, "", "of shelf", together=True),
+        VesselWords("fridge", "Fridge", "l", 0, 500, "", "of shelf", together=True),
     )
 }
 LEAST = Field("least", "Least", most=1e6)

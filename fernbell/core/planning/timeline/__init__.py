@@ -1,0 +1,79 @@
+"""The timeline: backwards from service, through ovens, freezers, molds and hands."""
+
+from fernbell.core.planning.timeline.asked import AskedLine, Commission, Wave
+from fernbell.core.planning.timeline.clock import Clock, hours_words
+from fernbell.core.planning.timeline.conflict import (
+    Conflict,
+    Demand,
+    DemandKind,
+    conflict,
+    demands,
+    without,
+)
+from fernbell.core.planning.timeline.derive import work_of
+from fernbell.core.planning.timeline.easing import Easing, EasingKind, ways_out
+from fernbell.core.planning.timeline.edits import Edit, Mark, Marked, edited, from_now
+from fernbell.core.planning.timeline.solve import Halt, Outcome, Reached, fits, solve
+from fernbell.core.planning.timeline.spare import latest
+from fernbell.core.planning.timeline.verify import at, faults
+from fernbell.core.planning.timeline.words import demand_words, listed, told
+from fernbell.core.planning.timeline.work import (
+    Aim,
+    Aims,
+    Climate,
+    Hold,
+    Link,
+    Person,
+    Planned,
+    Point,
+    Sort,
+    Station,
+    Task,
+    Work,
+)
+
+__all__ = [
+    "Aim",
+    "Aims",
+    "AskedLine",
+    "Climate",
+    "Clock",
+    "Commission",
+    "Conflict",
+    "Demand",
+    "DemandKind",
+    "Easing",
+    "EasingKind",
+    "Edit",
+    "Halt",
+    "Hold",
+    "Link",
+    "Mark",
+    "Marked",
+    "Outcome",
+    "Person",
+    "Planned",
+    "Point",
+    "Reached",
+    "Sort",
+    "Station",
+    "Task",
+    "Wave",
+    "Work",
+    "at",
+    "conflict",
+    "demand_words",
+    "demands",
+    "edited",
+    "faults",
+    "fits",
+    "from_now",
+    "hours_words",
+    "latest",
+    "listed",
+    "solve",
+    "told",
+    "ways_out",
+    "without",
+    "work_of",
+]

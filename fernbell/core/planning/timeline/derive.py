@@ -1,0 +1,74 @@
+"""From what a chef asks to the work there is: tasks, waits, people and places."""
+
+from collections.abc import Mapping
+
+from fernbell.core.planning.needs import on_trays
+from fernbell.core.planning.order import PlannedOrder, plan_order
+from fernbell.core.planning.timeline.asked import Commission
+from fernbell.core.planning.timeline.building import build
+from fernbell.core.planning.timeline.making import make
+from fernbell.core.planning.timeline.places import Rooms, places_of
+from fernbell.core.planning.timeline.work import Work
+
+
+def planned(asked: Commission) -> PlannedOrder:
+    """The order of a chef in its batches.
+
+    Args:
+        asked: order, services and kitchen [Commission].
+    Returns:
+        every formula once, in batches [g].
+    Raises:
+        CoreError: as `plan_order` refuses it.
+    Source:
+        mass balance; counting.
+    """
+    return plan_order(
+        [one.ordered for one in asked.lines],
+        asked.book,
+        asked.vessels,
+        jobs=asked.jobs,
+        sets_min=asked.sets_min,
+        methods=asked.methods,
+    )
+
+
+def work_of(asked: Commission) -> Work:
+    """Everything that is done for an order, from the first weighing to the service.
+
+    Args:
+        asked: order, services and kitchen [Commission].
+    Returns:
+        tasks, what passes between them, and what they hold [min].
+    Raises:
+        CoreError: as `plan_order` refuses it.
+    Source:
+        methods and the building of the desserts; where they name nothing, common practice.
+    """
+    order = planned(asked)
+    rooms = Rooms(places_of(asked.vessels))
+    made = make(
+        order.made, _kinds(asked), asked.methods, asked.sets_min, _trays(asked, order), rooms
+    )
+    built = build(asked.lines, order.order.each, order.made, asked.waves, made, rooms)
+    return Work(
+        tasks=(*made.tasks, *built.tasks),
+        links=(*made.links, *built.links),
+        holds=(*made.holds, *built.holds),
+        people=tuple(asked.people),
+        places=(*rooms.places, *built.molds.values()),
+        aims=asked.aims,
+        opens_min=asked.opens_min,
+        closes_min=max(one.at_min for one in asked.waves),
+    )
+
+
+def _kinds(asked: Commission) -> Mapping[str, str]:
+    return {one.key: one.kind for one in asked.book.formulas}
+
+
+def _trays(asked: Commission, order: PlannedOrder) -> Mapping[str, float]:
+    needs = on_trays(order.order.each, order.order.batches, asked.vessels, asked.methods)
+    return {
+        key: need.room_per_g for key, own in needs.items() for need in own if need.kind == "oven"
+    }

@@ -1,0 +1,65 @@
+"""How late each task may be without anything that follows being late for its service."""
+
+from collections.abc import Mapping
+from itertools import pairwise
+
+from fernbell.core.planning.timeline.work import Planned, Work, in_order
+
+
+def latest(work: Work, plan: Planned) -> Mapping[str, int]:
+    """When each task begins at the latest, everything else in the order it is planned in.
+
+    Args:
+        work: tasks, people and places [Work].
+        plan: starts, people and places of them [min].
+    Returns:
+        by task, never before it is planned [min].
+    Source:
+        critical path, backwards, over what waits for it, its person's next task, and what has its
+        place next where that takes one thing at a time.
+    """
+    after: dict[str, list[tuple[str, int]]] = {}
+    for link in work.links:
+        after.setdefault(link.before, []).append((link.after, link.least_min))
+    for one, other in _in_turn(work, plan):
+        after.setdefault(one, []).append((other, 0))
+    shift_ends = {
+        task.key: next(
+            (
+                until
+                for person in work.people
+                if person.key == plan.people.get(task.key)
+                for since, until in person.shifts
+                if since <= plan.starts[task.key] < until
+            ),
+            work.closes_min,
+        )
+        for task in work.tasks
+    }
+    found: dict[str, int] = {}
+    for task in sorted(in_order(work.tasks, work.links), key=lambda one: -plan.starts[one.key]):
+        start = plan.starts[task.key]
+        if task.at_min is not None or task.over:
+            found[task.key] = start
+            continue
+        ends = [shift_ends[task.key], task.due_min or work.closes_min]
+        ends += [found[key] - least for key, least in after.get(task.key, ()) if key in found]
+        found[task.key] = max(start, min(ends) - task.minutes)
+    return found
+
+
+def _in_turn(work: Work, plan: Planned) -> list[tuple[str, str]]:
+    """Tasks of which one comes right after another in the same hands or place."""
+    rows: dict[str, list[str]] = {}
+    for key, who in plan.people.items():
+        rows.setdefault(f"by {who}", []).append(key)
+    single = {one.key for one in work.places if one.capacity == 1}
+    for hold in work.holds:
+        place = plan.places.get(hold.key)
+        if place in single and hold.since.task == hold.until.task:
+            rows.setdefault(f"in {place}", []).append(hold.since.task)
+    found = []
+    for row in rows.values():
+        row.sort(key=lambda key: plan.starts[key])
+        found += list(pairwise(row))
+    return found

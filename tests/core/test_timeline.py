@@ -1,0 +1,531 @@
+"""The timeline: what a plan has to hold, what is proven, why nothing fits."""
+
+from dataclasses import replace
+from datetime import date, datetime
+from itertools import product
+from zoneinfo import ZoneInfo
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from fernbell.core.errors import CoreError, OutOfRange, UnknownKey
+from fernbell.core.formulas import LegKind, OvenLeg, Step, Wait, WaitKind
+from fernbell.core.planning import Vessel
+from fernbell.core.planning.timeline import (
+    Aim,
+    Aims,
+    Climate,
+    Clock,
+    DemandKind,
+    EasingKind,
+    Edit,
+    Halt,
+    Hold,
+    Link,
+    Mark,
+    Marked,
+    Outcome,
+    Person,
+    Planned,
+    Point,
+    Sort,
+    Station,
+    Task,
+    Wave,
+    Work,
+    conflict,
+    demand_words,
+    demands,
+    edited,
+    faults,
+    fits,
+    from_now,
+    hours_words,
+    latest,
+    solve,
+    told,
+    ways_out,
+    without,
+    work_of,
+)
+from fernbell.core.planning.timeline.building import lots_of
+from fernbell.core.planning.timeline.making import blocks, link_of
+from fernbell.core.planning.timeline.places import Rooms, places_of
+from tests.core.timelines import DAY, DEMO, KIT, SERVICE, asked, random_work
+
+ZONE = ZoneInfo("Europe/London")
+FRIDAY = Clock(date(2026, 3, 13), ZONE)
+
+
+@pytest.fixture(scope="module")
+def night() -> tuple[Work, Outcome]:
+    """The full night, planned once."""
+    work = work_of(asked())
+    found = solve(work, seconds=6)
+    assert found is not None
+    return work, found
+
+
+# What holds
+
+
+@settings(max_examples=12, deadline=None)
+@given(st.integers(0, 10_000), st.integers(1, 4))
+def test_every_plan_of_a_random_kitchen_holds(seed: int, desserts: int) -> None:
+    work = random_work(seed, desserts)
+    found = solve(work, seconds=4)
+    if found is None:
+        assert fits(work, seconds=10) is False
+    else:
+        assert faults(work, found.plan) == ()
+        assert all(one.bound <= one.value for one in found.reached)
+
+
+def test_the_full_night_is_planned_and_its_aims_are_proven(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    assert faults(work, found.plan) == ()
+    assert [one.aim for one in found.reached][:4] == list(Aim)
+    assert all(one.gap <= 0.02 for one in found.reached[:4])
+    assert told(work, found.plan, FRIDAY)[-1] == "Sat 20:35: Wave 3 is served."
+
+
+def breaks(work: Work, plan: Planned) -> dict[str, Planned]:
+    """A plan spoilt in each way a plan can be wrong."""
+    starts, people, places = dict(plan.starts), dict(plan.people), dict(plan.places)
+    by_hand = [one for one in work.tasks if one.skill is not None and one.minutes]
+    cook = next(one for one in by_hand if (one.skill or 0) == 2)
+    same = [one.key for one in by_hand if people[one.key] == people[cook.key]]
+    link = next(one for one in work.links if one.least_min >= 60)
+    most = next(one for one in work.links if one.most_min and one.least_min == 0)
+    oven = [one for one in work.holds if one.at_c is not None]
+    hot = next(one for one in oven if one.at_c != oven[0].at_c)
+    together = places | {oven[0].key: oven[0].places[0], hot.key: oven[0].places[0]}
+    ovens = starts | {hot.since.task: starts[oven[0].since.task]}
+    store = next(one for one in work.places if one.kind == "blast")
+    cold = [one.key for one in work.holds if store.key in one.places]
+    return {
+        "trusted": replace(plan, people=people | {cook.key: "Junia"}),
+        "at once": replace(plan, starts=starts | {same[0]: starts[same[1]]}),
+        "at least": replace(plan, starts=starts | {link.after: starts[link.before]}),
+        "at most": replace(plan, starts=starts | {most.before: starts[most.before] - 20_000}),
+        "nobody": replace(plan, people={}),
+        "not in": replace(plan, starts=starts | {cook.key: 3 * 60 + DAY}),
+        "nowhere": replace(plan, places={}),
+        "°C": Planned(ovens, people, together),
+        "nobody is in": replace(plan, starts=starts | {oven[0].since.task: DAY + 60}),
+        "before": replace(plan, starts=starts | {cook.key: 0}),
+        "after": replace(plan, starts=starts | {cook.key: SERVICE + 1000}),
+        "held at": replace(plan, starts=starts | {"service/0": 0}),
+        "holds": replace(
+            plan,
+            starts=starts | {one.key: starts[one.key] - 3000 for one in by_hand},
+            places=places | dict.fromkeys(cold, store.key),
+        ),
+    }
+
+
+def test_the_checker_sees_every_way_a_plan_can_be_wrong(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    small = replace(
+        work,
+        places=tuple(replace(x, capacity=20) if x.kind == "blast" else x for x in work.places),
+    )
+    for words, plan in breaks(work, found.plan).items():
+        said = faults(small if words == "holds" else work, plan)
+        assert any(words in one for one in said), words
+
+
+# Small enough to try everything
+
+
+def tiny(seed: int) -> Work:
+    """Four tasks on a grid of an hour, two people, one place for one."""
+    minutes = [60 * (1 + (seed >> at) % 2) for at in range(4)]
+    tasks = [
+        Task(f"t{at}", f"T{at}", m, 1 + (seed >> (at + 4)) % 2) for at, m in enumerate(minutes)
+    ]
+    people = (
+        Person("a", "A", 2, ((0, 60 * (4 + seed % 3)),)),
+        Person("b", "B", 1, ((60, 360),)),
+    )
+    links = (Link("t0", "t1", 60 * (seed % 2), 180), Link("t2", "t3", 0, 60 * (1 + seed % 3)))
+    holds = tuple(Hold(k, ("pot",), Point(k), Point(k, end=True)) for k in ("t1", "t2"))
+    places = (Station("pot", "Pot", "pot", 1),)
+    return Work(tuple(tasks), links, holds, people, places, Aims((Aim.LATE,)), 0, 360)
+
+
+def least_span(work: Work) -> float | None:
+    """The least from the first hands to the end, every start and person tried."""
+    best = None
+    hours = range(0, work.closes_min, 60)
+    for starts in product(hours, repeat=len(work.tasks)):
+        said = {task.key: at for task, at in zip(work.tasks, starts, strict=True)}
+        span = work.closes_min - min(starts)
+        if best is not None and span >= best:
+            continue
+        for who in product("ab", repeat=len(work.tasks)):
+            people = {task.key: one for task, one in zip(work.tasks, who, strict=True)}
+            if not faults(work, Planned(said, people, {"t1": "pot", "t2": "pot"})):
+                best = span
+                break
+    return best
+
+
+@pytest.mark.parametrize("seed", [0, 3, 21, 57, 100, 145, 200, 255])
+def test_trying_everything_finds_nothing_better(seed: int) -> None:
+    work = tiny(seed)
+    found = solve(work, seconds=10)
+    assert (found.reached[0].value if found else None) == least_span(work)
+
+
+# What is asked
+
+
+def test_what_matters_first_is_kept_for_what_matters_next() -> None:
+    work = random_work(3, 4)
+    late = solve(replace(work, aims=replace(work.aims, order=(Aim.LATE,))), seconds=6)
+    fresh = solve(replace(work, aims=replace(work.aims, order=(Aim.FRESH, Aim.LATE))), seconds=6)
+    assert late is not None
+    assert fresh is not None
+    assert late.reached[0].value <= fresh.reached[1].value
+    assert [one.aim for one in fresh.reached] == [Aim.FRESH, Aim.LATE, None]
+
+
+def test_nobody_begins_before_the_hour_where_that_can_be() -> None:
+    work = random_work(5, 2)
+    found = solve(work, seconds=6)
+    assert found is not None
+    assert found.reached[0] == replace(found.reached[0], aim=Aim.NO_EARLY, value=0)
+    by_hand = [one.key for one in work.tasks if one.skill is not None]
+    assert all(found.plan.starts[key] % DAY >= 510 for key in by_hand)
+
+
+def test_answers_are_told_as_they_come_and_a_search_is_stopped() -> None:
+    halt = Halt()
+    said: list[Outcome] = []
+
+    def tell(found: Outcome) -> None:
+        said.append(found)
+        halt.ask()
+
+    work = work_of(asked())
+    found = solve(work, seconds=60, tell=tell, halt=halt)
+    assert found is not None
+    assert found.stopped
+    assert faults(work, said[0].plan) == ()
+    assert len(found.reached) == 1
+
+
+def test_a_task_held_by_hand_stays_and_the_others_stay_near(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    movable = next(one for one in work.tasks if "Amber caramel" in one.title)
+    earlier = found.plan.starts[movable.key] - 30
+    held = edited(work, {movable.key: Edit(at_min=earlier, by="Ottilie"), "gone": Edit(at_min=5)})
+    again = solve(replace(held, aims=Aims()), seconds=5, near=found.plan, keep=True)
+    assert again is not None
+    assert again.plan.starts[movable.key] == earlier
+    assert again.plan.people[movable.key] == "Ottilie"
+    assert faults(held, again.plan) == ()
+    moved = [key for key, at in again.plan.starts.items() if at != found.plan.starts[key]]
+    assert len(moved) <= len(work.tasks) / 4
+
+
+# During the day
+
+
+def test_what_is_done_stays_and_the_rest_is_planned_from_now(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    now = 21 * 60
+    starts = found.plan.starts
+    over = [one for one in work.tasks if starts[one.key] + one.minutes <= now]
+    begun = [one for one in work.tasks if starts[one.key] < now < starts[one.key] + one.minutes]
+    marks = {
+        one.key: Marked(
+            Mark.DONE if one in over else Mark.BEGUN,
+            starts[one.key],
+            starts[one.key] + one.minutes,
+            found.plan.people.get(one.key),
+        )
+        for one in (*over, *begun)
+    }
+    left = from_now(work, marks, now - 3)
+    again = solve(left, seconds=5, near=found.plan)
+    assert again is not None
+    assert faults(left, again.plan) == ()
+    assert begun
+    for one in work.tasks:
+        if one.key in marks:
+            assert again.plan.starts[one.key] == starts[one.key]
+        else:
+            assert again.plan.starts[one.key] >= now
+
+
+def test_what_failed_is_made_again_with_all_that_went_into_it() -> None:
+    work = work_of(asked())
+    milk = [one.key for one in work.tasks if one.formula == "barley-milk"]
+    mousse = next(one.key for one in work.tasks if one.formula == "barley-mousse")
+    marks = {key: Marked(Mark.DONE, 900 + 5 * at, 905 + 5 * at) for at, key in enumerate(milk)}
+    marks[mousse] = Marked(Mark.FAILED, 960, 990)
+    left = from_now(work, marks, 1000)
+    again = {one.key for one in left.tasks} - {one.key for one in work.tasks}
+    assert again == {f"{key}~" for key in (*milk, mousse)}
+    pours = [one.before for one in left.links if one.after.startswith("line 0/")]
+    assert f"{mousse}~" in pours
+    assert mousse not in pours
+    found = solve(left, seconds=5)
+    assert found is not None
+    assert found.plan.starts[f"{milk[0]}~"] >= 1000
+    assert faults(left, found.plan) == ()
+
+
+# When it cannot fit
+
+
+def refused(**change: object) -> tuple[Work, set[DemandKind], list[str]]:
+    """Why the night cannot be, and that each demand in it is needed for that."""
+    order = asked(**change)  # type: ignore[arg-type]
+    work = work_of(order)
+    assert fits(work, seconds=10) is False
+    every = demands(work, demand_words(order, work, FRIDAY))
+    found = conflict(work, every)
+    assert found is not None
+    assert found.least
+    others = [one for one in every if one not in found.demands]
+    assert fits(without(work, others), seconds=10) is False
+    for one in found.demands:
+        assert fits(without(work, [*others, one]), seconds=10) is True
+    changes = ways_out(found)
+    assert [list(EasingKind).index(one.kind) for one in changes] == sorted(
+        list(EasingKind).index(one.kind) for one in changes
+    )
+    return work, {one.kind for one in found.demands}, [one.says for one in found.demands]
+
+
+def test_too_few_molds_are_named_with_what_they_are_for() -> None:
+    _, kinds, says = refused(order=(("reedbed", 2, None), ("foghorn", 24, 1)))
+    assert {DemandKind.SERVICE, DemandKind.PLACE, DemandKind.LINE, DemandKind.WAIT} <= kinds
+    assert "24 × Foghorn domes" in says
+    assert "freeze 5–14 h" in says
+
+
+def test_a_freezer_too_small_is_named() -> None:
+    kit = tuple(one for one in KIT if one.kind not in ("blast", "freezer"))
+    _, kinds, says = refused(vessels=(*kit, Vessel("Drawer", "freezer", 6)))
+    assert DemandKind.PLACE in kinds
+    assert "Drawer, 6 l" in says
+
+
+def test_too_late_a_start_is_named() -> None:
+    _, kinds, says = refused(opens=DAY + 600)
+    assert DemandKind.OPENS in kinds
+    assert "nothing begins before Sat 10:00" in says
+    assert "chill 12–48 h" in says
+
+
+def test_nobody_who_may_do_it_is_named() -> None:
+    _, kinds, says = refused(people=(("Junia", 1),))
+    assert kinds == {DemandKind.HANDS}
+    assert says == ["the hands of Junia (apprentice)"]
+
+
+def test_what_fits_is_in_no_conflict() -> None:
+    work = random_work(3, 1)
+    assert conflict(work, demands(work, lambda kind, key: f"{kind} {key}")) is None
+
+
+@settings(max_examples=8, deadline=None)
+@given(st.integers(0, 10_000))
+def test_conflicts_of_random_kitchens_are_the_least(seed: int) -> None:
+    work = random_work(seed, 3)
+    work = replace(work, opens_min=DAY + 480)
+    every = demands(work, lambda kind, key: f"{kind} {key}")
+    found = conflict(work, every)
+    if found is None:
+        assert fits(work, seconds=10) is not False
+        return
+    others = [one for one in every if one not in found.demands]
+    assert fits(without(work, others), seconds=10) is False
+    for one in found.demands if found.least else ():
+        assert fits(without(work, [*others, one]), seconds=10) is True
+
+
+# From an order to work
+
+
+@pytest.mark.parametrize("slug", list(DEMO))
+@pytest.mark.parametrize("count", [1, 7])
+def test_every_demo_dessert_becomes_work_that_can_be_planned(slug: str, count: int) -> None:
+    work = work_of(asked(order=((slug, count, None),)))
+    assert {one.formula for one in work.tasks if one.sort is Sort.MAKE} >= {
+        key for one in work.tasks for key in [one.formula] if one.sort is Sort.OVEN
+    }
+    served = [one for one in work.tasks if one.sort is Sort.FINISH]
+    assert served
+    for one in work.tasks:
+        assert one.minutes % 5 == 0
+        assert one.sort is Sort.SERVE or any(one.key in (x.before, x.after) for x in work.links)
+    found = solve(work, seconds=3)
+    assert found is not None
+    assert faults(work, found.plan) == ()
+
+
+def test_a_method_is_cut_where_hands_are_free() -> None:
+    chill = Wait(WaitKind.CHILL, 60, 120)
+    overnight = (OvenLeg(LegKind.OFF, minutes=600),)
+    method = (
+        Step("Rub.", stage="rub"),
+        Step("Bloom.", wait=Wait(WaitKind.REST, 10, 30), stage="bloom"),
+        Step("Rest.", wait=chill, stage="rest"),
+        Step("Dry.", temperature_c=90, minutes=60, then=overnight, stage="dry"),
+        Step("Break.", stage="break"),
+        Step("Pour.", stage="pour"),
+        Step("Freeze.", wait=Wait(WaitKind.FREEZE, 60, placed=True)),
+    )
+    found = blocks(method)
+    assert [[step.stage for step in one.steps] for one in found] == [
+        ["rub", "bloom", "rest"],
+        ["dry"],
+        ["break"],
+    ]
+    assert [one.oven for one in found] == [False, True, False]
+    assert [one.wait for one in found] == [chill, None, None]
+    assert blocks(()) == blocks(method[5:])
+
+
+@pytest.mark.parametrize(
+    ("wait", "least", "most", "state"),
+    [
+        (Wait(WaitKind.CHILL, 62, 120), 65, 120, Climate.CHILLED),
+        (Wait(WaitKind.REST, 30), 30, None, Climate.ROOM),
+        (Wait(WaitKind.FREEZE, 360, 840), 360, 20160, Climate.FROZEN),
+        (Wait(WaitKind.THAW, 120, 180), 120, 180 + 1440, Climate.CHILLED),
+    ],
+)
+def test_a_wait_has_its_least_and_most(
+    wait: Wait, least: int, most: int | None, state: Climate
+) -> None:
+    found = link_of(wait, "a", "b")
+    assert (found.least_min, found.most_min, found.state) == (least, most, state)
+
+
+@given(st.integers(1, 200), st.lists(st.integers(0, 2), min_size=1, max_size=5), st.integers(1, 40))
+def test_lots_are_the_line_no_larger_than_its_molds(count: int, days: list[int], most: int) -> None:
+    waves = [Wave(at, 1 / len(days), day) for at, day in enumerate(sorted(days))]
+    lots = lots_of(count, waves, most)
+    assert sum(one.count for one in lots) == count
+    assert all(0 < one.count <= most for one in lots)
+    assert sum(number for one in lots for _, number in one.waves) == count
+    for one in lots:
+        assert sum(number for _, number in one.waves) == one.count
+        assert len({waves[at].day for at, _ in one.waves}) == 1
+
+
+def test_molds_are_busy_from_the_first_pour_until_unmolded(night: tuple[Work, Outcome]) -> None:
+    work = night[0]
+    holds = [one for one in work.holds if one.key.endswith("molds")]
+    domes = next(one for one in holds if one.places == ("mold foghorn",))
+    assert domes.amount == 4
+    assert "main pour" in work.task[domes.since.task].title
+    assert "unmold" in work.task[domes.until.task].title
+    tart = next(one for one in holds if one.places == ("mold beekeeper",))
+    assert work.task[tart.since.task].title == "Buckwheat paste: roll"
+
+
+def test_what_caps_a_puff_is_cut_before_the_puff_bakes(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    bake = next(one for one in work.tasks if one.title == "Choux: bake")
+    cap = next(one for one in work.tasks if one.formula == "craquelin")
+    assert found.plan.starts[cap.key] + cap.minutes + 30 <= found.plan.starts[bake.key]
+
+
+@pytest.mark.parametrize(
+    ("amount", "parts"), [(3, [3]), (6, [6]), (10, [3, 3, 4]), (30, [3, 4, 4, 4, 3, 4, 4, 4])]
+)
+def test_more_than_one_oven_takes_is_in_several_at_once(amount: int, parts: list[int]) -> None:
+    rooms = Rooms(places_of((Vessel("Large", "oven", 6), Vessel("Small", "oven", 4))))
+    ends = Point("bake"), Point("bake", end=True)
+    found = list(rooms.hold("bake", ["oven"], *ends, amount, at_c=180))
+    assert [one.amount for one in found] == parts
+    assert all(
+        one.places == (("Large", "Small") if one.amount <= 4 else ("Large",)) for one in found
+    )
+    task = Task("bake", "Bake", 20)
+    work = Work((task,), (), tuple(found), (), rooms.places, closes_min=100)
+    assert fits(work, seconds=5) is (amount <= 10)
+
+
+def test_each_wave_is_finished_for_itself(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    waves = [one for one in work.tasks if one.key.startswith("line 0/wave")]
+    assert [one.title for one in waves] == ["Reedbed: puffed barley clusters, cut 24"] * 3
+    for at, one in enumerate(waves):
+        end = found.plan.starts[one.key] + one.minutes
+        assert SERVICE + 10 * at - 90 <= end <= SERVICE + 10 * at
+
+
+# Bad input
+
+
+def test_tasks_that_wait_for_one_another_are_refused() -> None:
+    tasks = (Task("a", "Mousse", 5), Task("b", "Glaze", 5))
+    with pytest.raises(CoreError, match="Mousse → Glaze"):
+        Work(tasks, (Link("a", "b"), Link("b", "a")))
+
+
+def test_least_above_most_is_refused() -> None:
+    with pytest.raises(CoreError, match="at least 60"):
+        Link("a", "b", 60, 30)
+
+
+def test_links_and_holds_that_point_at_nothing_are_refused() -> None:
+    task = Task("a", "A", 5)
+    with pytest.raises(UnknownKey):
+        Work((task,), (Link("a", "b"),))
+    with pytest.raises(UnknownKey):
+        Work((task,), holds=(Hold("h", ("oven",), Point("a"), Point("a", end=True)),))
+
+
+def test_nobody_no_service_and_a_service_in_the_past_are_refused() -> None:
+    order = asked()
+    for change, words in (
+        ({"people": []}, "nobody"),
+        ({"waves": []}, "when is it served"),
+        ({"opens_min": SERVICE + 60}, "later than now"),
+    ):
+        with pytest.raises(CoreError, match=words):
+            replace(order, **change)
+
+
+def test_ten_thousand_covers_are_refused_or_planned_and_never_hang() -> None:
+    with pytest.raises(OutOfRange):
+        work_of(asked(order=(("foghorn", 10_000, None),)))
+
+
+# By the clock
+
+
+def test_a_night_in_which_the_clock_is_changed_has_an_hour_less() -> None:
+    # Europe/London goes forward at 1:00 on 29 March 2026.
+    clock = Clock(date(2026, 3, 28), ZONE)
+    assert clock.on(0, 20 * 60) == 20 * 60
+    assert clock.on(1, 20 * 60) == 43 * 60
+    assert clock.says(43 * 60) == "Sun 20:00"
+    assert clock.minute(datetime(2026, 3, 29, 20, 0)) == 43 * 60  # noqa: DTZ001 - by the wall
+    assert clock.on(0, 24 * 60) == 24 * 60
+
+
+@pytest.mark.parametrize(
+    ("minutes", "words"), [(0, "0 min"), (40, "40 min"), (60, "1 h"), (860, "14 h 20")]
+)
+def test_lengths_of_time_are_said(minutes: int, words: str) -> None:
+    assert hours_words(minutes) == words
+
+
+def test_how_late_a_task_may_be_misses_nothing(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    late = latest(work, found.plan)
+    assert all(late[key] >= at for key, at in found.plan.starts.items())
+    for link in work.links:
+        moved = late[link.before] + work.task[link.before].minutes + link.least_min
+        assert moved <= max(late[link.after], found.plan.starts[link.after])
