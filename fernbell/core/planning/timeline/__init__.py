@@ -1,6 +1,7 @@
 """The timeline: backwards from service, through ovens, freezers, molds and hands."""
 
 from fernbell.core.planning.timeline.asked import AskedLine, Commission, Wave
+from fernbell.core.planning.timeline.board import Board, board
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.conflict import (
     Conflict,
@@ -36,6 +37,7 @@ __all__ = [
     "Aim",
     "Aims",
     "AskedLine",
+    "Board",
     "Climate",
     "Clock",
     "Commission",
@@ -61,6 +63,7 @@ __all__ = [
     "Wave",
     "Work",
     "at",
+    "board",
     "conflict",
     "demand_words",
     "demands",

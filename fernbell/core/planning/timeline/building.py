@@ -301,10 +301,13 @@ class _Line:
         done: list[tuple[Group, Task]] = []
         chain: list[tuple[Group, Task]] = []
         several = self._at_once is not None and self.count > self._at_once
+        used: dict[str, int] = {}
+        reached = 0
         for at, group in enumerate(one for one in self._groups if not one.at_service):
             task = self._task(group, lot, at, several=several)
             self.built.tasks.append(task)
-            self._formulas(group, lot, task)
+            self._formulas(group, lot, task, used, reached)
+            reached += task.minutes + (on_grid(group.wait.least_min) if group.wait else 0)
             before = self._before(group, chain, done)
             for other, earlier in before:
                 self._follows(other.wait, earlier, task, lot, other)
@@ -355,8 +358,14 @@ class _Line:
             steps=tuple(f"{one.title}: {one.says}" for one in group.stages),
         )
 
-    def _formulas(self, group: Group, lot: Lot, task: Task) -> None:
-        """What it takes is made by then, and still good."""
+    def _formulas(
+        self, group: Group, lot: Lot, task: Task, used: dict[str, int], reached: int = 0
+    ) -> None:
+        """What it takes is made by then, and still good.
+
+        `reached` is how far into the building that is at least, `used` where each formula is
+        first taken [min].
+        """
         for formula in group.formulas:
             link = self.made.wait.get(formula)
             if link is None:
@@ -365,14 +374,15 @@ class _Line:
                 if not (first < lot.first + lot.count and lot.first < last):
                     continue
                 before = self.made.last[formula, number]
-                own = f"{self.line.key}/{lot.number}/"
-                again = any(
-                    one.before == before and one.after.startswith(own) for one in self.built.links
-                )
-                most = None if again else link.most_min
+                most = link.most_min
+                begun = used.setdefault(formula, reached)
+                if most is not None:
+                    # Of one batch for several steps, what the steps between take at least.
+                    most += max(0, reached - begun)
                 self.built.links.append(replace(link, before=before, after=task.key, most_min=most))
-                liters = self.made.liters[formula, number]
-                self._kept(link.state, before, task.key, liters)
+                if begun == reached:
+                    liters = self.made.liters[formula, number]
+                    self._kept(link.state, before, task.key, liters)
 
     def _follows(self, wait: Wait | None, before: Task, task: Task, lot: Lot, group: Group) -> None:
         link = link_of(wait, before.key, task.key) if wait else Link(before.key, task.key, 0, 240)
@@ -453,7 +463,7 @@ class _Line:
         self.built.links.append(Link(key, f"service/{at}", 0, _CUT_AHEAD, True))
         lot = Lot(0, 0, number, ())
         for group in finishing:
-            self._formulas(group, replace(lot, first=0, count=self.count), task)
+            self._formulas(group, replace(lot, first=0, count=self.count), task, {})
         for before, wait in ready:
             rest = wait or Wait(WaitKind.STAND, 5, _KEEPS)
             link = link_of(rest, before.key, key)
