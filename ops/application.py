@@ -112,6 +112,17 @@ def application(env: Mapping[str, str], door: Door, home: Path) -> Iterator[Chil
         yield server
 
 
+@contextlib.contextmanager
+def workers(env: Mapping[str, str]) -> Iterator[tuple[Child, ...]]:
+    """What does long work: as many as there are cores, two at least and four at most."""
+    number = max(2, min(4, os.cpu_count() or 2))
+    command = [install.PYTHON, "-m", "fernbell.server.worker"]
+    own = {**env, "PYTHONPATH": str(ROOT)}
+    children = tuple(Child(f"worker-{at + 1}", command, own) for at in range(number))
+    with supervised(*children):
+        yield children
+
+
 def _wait_for(server: Child, door: Door) -> None:
     until = time.monotonic() + _PATIENCE_S
     while time.monotonic() < until and not server.deaths:

@@ -20,6 +20,7 @@ from ops.application import (
     environment,
     lan_door,
     prepare_database,
+    workers,
 )
 from ops.backup import automatic, days_kept, write
 from ops.home import data_home, found_home, kept, make_home
@@ -166,7 +167,12 @@ def _served(cluster: Cluster, options: argparse.Namespace, database: str) -> Ite
         env = environment(cluster, database, demo=not options.own)
         _bring_up_to_date(cluster, database, env, demo=not options.own)
         door = _door(options)
-        with kept_up("PostgreSQL", cluster), application(env, door, data_home()), nightly(cluster):
+        with (
+            kept_up("PostgreSQL", cluster),
+            application(env, door, data_home()),
+            workers(env),
+            nightly(cluster),
+        ):
             _tell(door)
             yield
     finally:

@@ -20,10 +20,12 @@ from fernbell.server.kitchens.own_api import router as own
 from fernbell.server.molds.api import router as molds
 from fernbell.server.names import router as names
 from fernbell.server.pantry.api import router as pantry
+from fernbell.server.planning.api import hand_router as hands
 from fernbell.server.planning.api import router as orders
 from fernbell.server.planning.api import vessel_router as vessels
 from fernbell.server.planning.sheets import dessert_router as dessert_sheets
 from fernbell.server.planning.sheets import order_router as order_sheets
+from fernbell.server.planning.timelines import router as timelines
 from fernbell.server.problems import FieldApi, answer_problems
 from fernbell.server.reading import StrictParser
 from fernbell.server.rows.audit import router as audit
@@ -69,3 +71,5 @@ api.add_router("/stacks", stacks)
 api.add_router("/orders", orders)
 api.add_router("/orders", order_sheets)
 api.add_router("/vessels", vessels)
+api.add_router("/hands", hands)
+api.add_router("/timelines", timelines)

@@ -1,6 +1,7 @@
 """Write the demo kitchen into the database, through the same actions as everybody else."""
 
 from dataclasses import asdict
+from datetime import datetime, time, timedelta
 from typing import Any, cast
 from uuid import UUID
 
@@ -10,15 +11,30 @@ from django.db import transaction
 from fernbell.demo.desserts import DESSERTS, DemoDessert
 from fernbell.demo.formulas import FORMULAS, DemoFormula, DemoLine
 from fernbell.demo.people import PEOPLE
-from fernbell.demo.planning import FULL_NIGHT, FULL_NIGHT_LINES, VESSELS
+from fernbell.demo.planning import (
+    EVERY_MIN,
+    FULL_NIGHT,
+    FULL_NIGHT_LINES,
+    HANDS,
+    OWNED,
+    SERVED_AT,
+    SERVED_IN_DAYS,
+    VESSELS,
+    WAVES,
+)
 from fernbell.server.desserts.rows import DESSERT
 from fernbell.server.desserts.schemas import PARTS, DessertIn, SizeIn
 from fernbell.server.formulas.rows import FORMULA
 from fernbell.server.formulas.schemas import FormulaIn, LineIn, StepIn
 from fernbell.server.kitchens.models import Kitchen, Member
-from fernbell.server.planning.rows import ORDER, VESSEL
+from fernbell.server.molds.rows import MOLD
+from fernbell.server.molds.rows import snapshot as mold_as_entered
+from fernbell.server.molds.schemas import MoldIn
+from fernbell.server.planning.rows import HAND, ORDER, VESSEL
 from fernbell.server.planning.schemas import OrderIn, OrderLineIn, VesselIn
+from fernbell.server.planning.timing_schemas import HandIn, ServiceIn, TimingIn
 from fernbell.server.rows import actions
+from fernbell.server.rows.clock import today
 from fernbell.server.starter import stock
 
 KITCHEN = "Wrenmoor Hall"
@@ -42,6 +58,12 @@ def load_demo() -> bool:
     }
     for vessel in VESSELS:
         actions.create(chef, VESSEL, VesselIn(**asdict(vessel)))
+    for hand in HANDS:
+        actions.create(chef, HAND, HandIn(**asdict(hand)))
+    for slug, owned in OWNED.items():
+        mold = molds[slug]
+        counted = MoldIn.model_validate(mold_as_entered(mold) | {"owned": owned})
+        actions.change(chef, MOLD, mold.pk, mold.revision, counted)
     actions.create(chef, ORDER, _full_night(desserts))
     return True
 
@@ -53,7 +75,16 @@ def _full_night(desserts: dict[str, UUID]) -> OrderIn:
             OrderLineIn(key=one.dessert, dessert=desserts[one.dessert], count=one.count, by=one.by)
             for one in FULL_NIGHT_LINES
         ],
+        timing=TimingIn(services=[_interval()]),
     )
+
+
+def _interval() -> ServiceIn:
+    """The evening after tomorrow, so that there is time to make it."""
+    hours, minutes = (int(one) for one in SERVED_AT.split(":"))
+    day = today() + timedelta(days=SERVED_IN_DAYS)
+    at = datetime.combine(day, time(hours, minutes))
+    return ServiceIn(key="interval", title="Interval", at=at, waves=WAVES, every_min=EVERY_MIN)
 
 
 def _people(kitchen: Kitchen) -> Member:

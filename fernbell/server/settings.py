@@ -40,6 +40,7 @@ INSTALLED_APPS = [
     "django_otp",
     "django_otp.plugins.otp_totp",
     "django_otp.plugins.otp_static",
+    "procrastinate.contrib.django",
     "fernbell.server.rows",
     "fernbell.server.kitchens",
     "fernbell.server.pantry",

@@ -34,7 +34,7 @@ from fernbell.core.formulas import (
 )
 from fernbell.core.heat import POLYOLS
 from fernbell.core.measures import SCALES, SHORT_SCALES
-from fernbell.core.molds import CAVITIES, FORMS, UNITS, Alternatives
+from fernbell.core.molds import CAVITIES, FORMS, OWNED, UNITS, Alternatives
 from fernbell.core.pantry import (
     ALLERGENS,
     CHOCOLATES,
@@ -272,6 +272,7 @@ class HouseOut(Schema):
     drawn: list[DrawnLayer]
     forms: list[FormOut]
     cavities: FieldOut
+    owned: FieldOut
     held: list[FieldOut]
     mesh_units: list[str]
     scaling: ScalingOut
@@ -322,6 +323,7 @@ HOUSE = HouseOut.model_validate(
         "drawn": DRAWN,
         "forms": [form.words() for form in FORMS],
         "cavities": CAVITIES,
+        "owned": OWNED,
         "held": HELD_FIELDS,
         "mesh_units": list(UNITS),
         "scaling": {

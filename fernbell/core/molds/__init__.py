@@ -16,7 +16,7 @@ from fernbell.core.molds.puff import Puff
 from fernbell.core.molds.savarin import Savarin
 from fernbell.core.molds.scanned import Scanned, Slice
 from fernbell.core.molds.solid import MM2_PER_CM2, MM3_PER_ML, Solid, Symmetry
-from fernbell.core.molds.tray import CAVITIES, trays
+from fernbell.core.molds.tray import CAVITIES, OWNED, trays
 from fernbell.core.molds.turned import Turned, WallPoint
 from fernbell.core.molds.upright import Frame, Prism, Ring
 from fernbell.core.molds.water import trued, water_working
@@ -31,6 +31,7 @@ __all__ = [
     "MM3_PER_ML",
     "MOST_BYTES",
     "MOST_LETTERS",
+    "OWNED",
     "UNITS",
     "Alternative",
     "Alternatives",

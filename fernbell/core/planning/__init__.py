@@ -23,6 +23,7 @@ from fernbell.core.planning.order import (
     PlannedOrder,
     WeighedBatch,
     how_many,
+    in_lots,
     plan_order,
 )
 from fernbell.core.planning.splitting import Split, limits, split
@@ -46,6 +47,7 @@ __all__ = [
     "VesselWords",
     "WeighedBatch",
     "how_many",
+    "in_lots",
     "limits",
     "mise_en_place",
     "plan_order",

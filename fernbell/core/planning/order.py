@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
-from itertools import groupby
+from itertools import accumulate, groupby
 from typing import Literal
 
 from fernbell.core.desserts import Dessert
@@ -13,18 +13,39 @@ from fernbell.core.formulas import Batch, Book, Sheet, Step, Wanted, batches
 from fernbell.core.planning.equipment import Vessel
 from fernbell.core.planning.needs import needs, on_trays
 from fernbell.core.planning.splitting import BatchOf, Filled, Split, split
+from fernbell.starter.hands import KEEPS_MIN
 
 _ALMOST_G = 1e-6
+_LONG_MIN = 120
+"""What keeps longer is made once for all lots [min]."""
 _NO_LESS = "left over: its vessel takes no less"
 
 
 @dataclass(frozen=True, slots=True)
 class Ordered:
-    """So many of a dessert in one size, and what it is called."""
+    """So many of a dessert in one size, and what it is called; in lots where molds are few."""
 
     name: str
     dessert: Dessert
     count: int
+    lots: tuple[int, ...] = ()
+
+
+def in_lots(count: int, at_once: int | None) -> tuple[int, ...]:
+    """How many are molded together, lot after lot.
+
+    Args:
+        count: desserts [1].
+        at_once: that there are molds for; None where there are enough [1].
+    Returns:
+        as few lots as go, and as even; none where one is enough [1].
+    Source:
+        counting.
+    """
+    if at_once is None or count <= at_once:
+        return ()
+    number = -(-count // at_once)
+    return tuple(count * (at + 1) // number - count * at // number for at in range(number))
 
 
 CountedBy = Literal["desserts", "trays", "covers"]
@@ -109,19 +130,22 @@ def plan_order(
     """
     check_range("lines", len(lines), least=1, most=200)
     order = merge_order([(one.dessert, one.count) for one in lines], book)
-    filled = _filled(order.each, [one.name for one in lines])
+    filled = _filled(order.each, lines)
     trays = on_trays(order.each, order.batches, vessels, methods or {})
 
     def splits(batches_: Sequence[Batch]) -> dict[str, Split]:
         """What holds others first, so that they are known to be made for its batches."""
         parts: dict[str, Split] = {}
         for batch in reversed(batches_):
-            key = batch.formula.key
+            key, sets = batch.formula.key, (sets_min or {}).get(batch.formula.key)
+            own = filled.get(key, [])
+            if not _made_fresh(batch.formula.kind, sets):
+                own = [replace(one, turn=0) for one in own]
             parts[key] = split(
-                [*filled.get(key, []), *_nested(key, batches_, parts)],
+                [*own, *_nested(key, batches_, parts)],
                 needs(book, batch.reading, (jobs or {}).get(key, ""), trays.get(key, ())),
                 vessels,
-                (sets_min or {}).get(key),
+                sets,
             )
         return parts
 
@@ -157,12 +181,22 @@ def _topped(
     return found
 
 
-def _filled(sizes: Sequence[MeasuredDessert], names: Sequence[str]) -> dict[str, list[Filled]]:
-    """By formula, what is filled with it: each dessert as often as it is made."""
+def _made_fresh(kind: str, sets_min: float | None) -> bool:
+    """Whether it does not keep until the molds are free again."""
+    return (sets_min or KEEPS_MIN.get(kind, _LONG_MIN)) < _LONG_MIN
+
+
+def _filled(sizes: Sequence[MeasuredDessert], lines: Sequence[Ordered]) -> dict[str, list[Filled]]:
+    """By formula, what is filled with it: each dessert as often as it is made, lot by lot."""
     found: dict[str, list[Filled]] = {}
-    for made, name in zip(sizes, names, strict=True):
+    for made, line in zip(sizes, lines, strict=True):
+        lots = line.lots or (made.count,)
+        firsts = [1, *(1 + reached for reached in accumulate(lots))]
         for formula, grams in _grams(made):
-            found.setdefault(formula, []).append(Filled(name, made.count, grams / made.count))
+            found.setdefault(formula, []).extend(
+                Filled(line.name, number, grams / made.count, firsts[turn], turn)
+                for turn, number in enumerate(lots)
+            )
     return found
 
 

@@ -21,11 +21,16 @@ _HALVINGS = 50
 
 @dataclass(frozen=True, slots=True)
 class Filled:
-    """So many alike that are filled with so much each [g]."""
+    """So many alike that are filled with so much each [g], from the `first` of them.
+
+    What is filled in another `turn` is filled when the molds are free again.
+    """
 
     name: str
     count: int
     each_g: float
+    first: int = 1
+    turn: int = 0
 
 
 @dataclass(frozen=True, slots=True)
@@ -160,9 +165,16 @@ def split(
             needs,
             vessels,
         )
-        for part in _parts(filled, most)
+        for turn in _turns(filled)
+        for part in _parts(turn, most)
     )
     return Split(batches, found[0].says if found and len(batches) > 1 else "")
+
+
+def _turns(filled: Sequence[Filled]) -> Iterator[list[Filled]]:
+    """What is filled together, turn after turn."""
+    for turn in sorted({one.turn for one in filled}):
+        yield [one for one in filled if one.turn == turn and one.count]
 
 
 Part = list[tuple[Fed, float]]
@@ -178,7 +190,7 @@ def _parts(filled: Sequence[Filled], most_g: float) -> list[Part]:
         for at, one in enumerate(filled):
             low, high = max(begin, starts[at]), min(end, starts[at + 1])
             if high > low:
-                part.append((Fed(one.name, high - low, low - starts[at] + 1), one.each_g))
+                part.append((Fed(one.name, high - low, low - starts[at] + one.first), one.each_g))
         groups.append(part)
     return groups
 

@@ -11,8 +11,9 @@ from fernbell.server.kitchens.models import Member
 from fernbell.server.rows.clock import in_zone, today
 
 VERSION_HEADER, RAISED_HEADER = "Kitchen-Version", "Kitchen-Raised"
-UNVERSIONED = ("/api/session", "/api/members/me/", "/api/members/events")
-"""What changes without the kitchen's version: who is signed in, where, and what the door saw."""
+UNVERSIONED = ("/api/session", "/api/members/me/", "/api/members/events", "/api/timelines")
+"""What changes without the kitchen's version: who is signed in, where, what the door saw,
+and how far a plan is."""
 Answer = Callable[[HttpRequest], HttpResponse]
 
 

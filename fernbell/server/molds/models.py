@@ -6,11 +6,12 @@ from fernbell.server.rows.models import Row
 
 
 class Mold(Row):
-    """A mold of the kitchen; `shape` is core's, by its `form`."""
+    """A mold of the kitchen; `shape` is core's, by its `form`, `owned` how many there are."""
 
     shape = models.JSONField()
     water_g = models.FloatField(null=True)
     cavities = models.PositiveSmallIntegerField(default=1)
+    owned = models.PositiveSmallIntegerField(null=True)
     note = models.CharField(max_length=2000, blank=True)
 
     def users(self) -> set[str]:

@@ -17,6 +17,7 @@ def write(member: Keeper, row: Mold, data: MoldIn) -> None:
     """Put an entry on a row."""
     row.name, row.shape = data.name, asdict(data.shape)
     row.water_g, row.cavities, row.note = data.water_g, data.cavities, data.note
+    row.owned = data.owned
     row.save()
 
 
@@ -27,6 +28,7 @@ def snapshot(row: Mold) -> Snapshot:
         "shape": row.shape,
         "water_g": row.water_g,
         "cavities": row.cavities,
+        "owned": row.owned,
         "note": row.note,
     }
 

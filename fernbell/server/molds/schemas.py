@@ -10,6 +10,7 @@ from fernbell.core.molds import (
     CAVITIES,
     FORMS,
     MOST_LETTERS,
+    OWNED,
     Loop,
     Mold,
     Outlined,
@@ -35,12 +36,15 @@ class MoldIn(Entry):
     shape: Shape
     water_g: float | None = None
     cavities: int = 1
+    owned: int | None = None
     note: Text = ""
 
     @model_validator(mode="after")
     def in_range(self) -> Self:
         """Let core refuse water that cannot be in a mold of these sizes, and trays of none."""
         CAVITIES.check(self.cavities)
+        if self.owned is not None:
+            OWNED.check(self.owned)
         trued(self.shape, self.water_g)
         return self
 
@@ -127,6 +131,7 @@ class MoldOut(RowOut):
     shape: Shape
     water_g: float | None
     cavities: int
+    owned: int | None
     note: str
     figures: MoldFigures
 

@@ -5,7 +5,7 @@ from uuid import UUID
 
 from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.planning.assemble import planned
-from fernbell.server.planning.rows import ORDER, VESSEL, on_shelf, snapshot_order
+from fernbell.server.planning.rows import HAND, ORDER, VESSEL, on_shelf, snapshot_order
 from fernbell.server.planning.schemas import (
     OrderBrief,
     OrderIn,
@@ -13,12 +13,14 @@ from fernbell.server.planning.schemas import (
     PlannedOut,
     VesselOut,
 )
+from fernbell.server.planning.timing_schemas import HandOut
 from fernbell.server.rows.policy import Act, require
 from fernbell.server.rows.routes import routes_of
 from fernbell.server.rows.shelf import find
 
 router = routes_of(ORDER, OrderBrief, OrderOut)
 vessel_router = routes_of(VESSEL, VesselOut, VesselOut)
+hand_router = routes_of(HAND, HandOut, HandOut)
 
 
 @router.post("/what-if", response=PlannedOut, operation_id="order_what_if")

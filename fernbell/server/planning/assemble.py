@@ -21,6 +21,7 @@ from fernbell.core.planning import (
     Vessel,
     WeighedBatch,
     how_many,
+    in_lots,
     mise_en_place,
     plan_order,
 )
@@ -61,13 +62,16 @@ class LineMade:
     says: str
     ordered: Ordered
     trays: Working | None
+    mold: Mold
 
 
 def line_made(key: str, row: UUID, name: str, dessert: Dessert, count: int, mold: Mold) -> LineMade:
     """So many of a dessert, on trays where its mold has several cavities."""
     says = dessert.mold.size_words()
     on = trays(count, mold.cavities) if mold.cavities > 1 else None
-    return LineMade(key, row, name, says, Ordered(f"{name}, {says}", dessert, count), on)
+    lots = in_lots(count, mold.owned * mold.cavities if mold.owned else None)
+    ordered = Ordered(f"{name}, {says}", dessert, count, lots)
+    return LineMade(key, row, name, says, ordered, on, mold)
 
 
 def lines_of(member: Member, order: OrderIn) -> list[LineMade]:
@@ -101,6 +105,35 @@ def _how_many(member: Member, line: OrderLineIn, dessert: Dessert, cavities: int
 
 
 @dataclass(frozen=True)
+class Inputs:
+    """What an order is made by: its formulas, their methods, and the rows they are from."""
+
+    book: Book
+    heads: Mapping[str, Formula]
+    methods: Mapping[str, Sequence[Step]]
+
+    @property
+    def jobs(self) -> dict[str, str]:
+        """What formulas were set for."""
+        return {key: row.job for key, row in self.heads.items()}
+
+    @property
+    def sets_min(self) -> dict[str, float]:
+        """How long formulas can be filled before they set [min]."""
+        return {key: row.sets_min for key, row in self.heads.items() if row.sets_min}
+
+
+def inputs_of(member: Member, ordered: Sequence[Ordered]) -> Inputs:
+    """The formulas of an order, whole."""
+    keys = {key for one in ordered for key in formulas_used(one.dessert) if desserts.is_uuid(key)}
+    book = book_for(member, keys, whole=True)
+    formulas = [one.key for one in book.formulas]
+    heads = {str(row.pk): row for row in rows(member, Formula).filter(pk__in=formulas)}
+    methods = {key: STEPS.validate_python(row.method) for key, row in heads.items()}
+    return Inputs(book, heads, methods)
+
+
+@dataclass(frozen=True)
 class Making:
     """An order in its batches, with what is said about its formulas."""
 
@@ -112,19 +145,14 @@ class Making:
 
 def making(member: Member, ordered: Sequence[Ordered]) -> Making:
     """Every formula of an order, in the batches that the kitchen's vessels ask for."""
-    keys = {key for one in ordered for key in formulas_used(one.dessert) if desserts.is_uuid(key)}
-    book = book_for(member, keys, whole=True)
-    formulas = [one.key for one in book.formulas]
-    heads = {str(row.pk): row for row in rows(member, Formula).filter(pk__in=formulas)}
-    methods: dict[str, Sequence[Step]] = {
-        key: STEPS.validate_python(row.method) for key, row in heads.items()
-    }
+    known = inputs_of(member, ordered)
+    book, heads, methods = known.book, known.heads, known.methods
     found = plan_order(
         ordered,
         book,
         vessels_of(member),
-        jobs={key: row.job for key, row in heads.items()},
-        sets_min={key: row.sets_min for key, row in heads.items() if row.sets_min},
+        jobs=known.jobs,
+        sets_min=known.sets_min,
         methods=methods,
     )
     drawn = drawn_in([one.dessert for one in ordered])

@@ -7,8 +7,9 @@ from django.db.models import QuerySet
 
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.molds.models import Mold
-from fernbell.server.planning.models import Order, Vessel
+from fernbell.server.planning.models import Hand, Order, Vessel
 from fernbell.server.planning.schemas import OrderIn, VesselIn
+from fernbell.server.planning.timing_schemas import HandIn
 from fernbell.server.problems import Invalid
 from fernbell.server.rows.policy import Keeper, rows
 from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs
@@ -34,6 +35,28 @@ def listed_vessels(found: QuerySet[Any]) -> list[Brief]:
     return briefs(found, *_VESSEL[1:])
 
 
+_HAND = ("name", "skill", "comes", "leaves", "weekdays")
+
+
+def write_hand(member: Keeper, row: Hand, data: HandIn) -> None:
+    """Put an entry on a row."""
+    del member
+    for field in _HAND:
+        setattr(row, field, getattr(data, field))
+    row.save()
+
+
+def snapshot_hand(row: Hand) -> Snapshot:
+    """The row as an entry."""
+    return {field: getattr(row, field) for field in _HAND}
+
+
+def listed_hands(found: QuerySet[Any]) -> list[Brief]:
+    """Whole: there are few."""
+    return briefs(found, *_HAND[1:])
+
+
+HAND = Shelf("hand", Hand, HandIn, write_hand, snapshot_hand, listed=listed_hands)
 VESSEL = Shelf("vessel", Vessel, VesselIn, write_vessel, snapshot_vessel, listed=listed_vessels)
 
 
@@ -42,6 +65,7 @@ def write_order(member: Keeper, row: Order, data: OrderIn) -> None:
     desserts, molds = on_shelf(member, data)
     row.name = data.name
     row.lines = [line.model_dump(mode="json") for line in data.lines]
+    row.timing = data.timing.model_dump(mode="json")
     row.save()
     row.desserts.set(desserts)
     row.molds.set(molds)
@@ -68,7 +92,7 @@ def on_shelf(member: Keeper, data: OrderIn) -> tuple[list[Any], list[Any]]:
 
 def snapshot_order(row: Order) -> Snapshot:
     """The row as an entry."""
-    return {"name": row.name, "lines": row.lines}
+    return {"name": row.name, "lines": row.lines, "timing": row.timing}
 
 
 ORDER = Shelf("order", Order, OrderIn, write_order, snapshot_order)

@@ -13,6 +13,7 @@ from fernbell.core.planning import CountedBy, MiseLine, UsedIn, VesselKind
 from fernbell.core.planning import Vessel as CoreVessel
 from fernbell.core.working import Working
 from fernbell.server.formulas.schemas import SheetOut
+from fernbell.server.planning.timing_schemas import TimingIn
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
 MOST_LINES = 60
@@ -55,6 +56,7 @@ class OrderLineIn(Entry):
     mold: UUID | None = None
     count: Annotated[int, Field(ge=1, le=20_000)]
     by: CountedBy = "desserts"
+    service: Key | None = None
 
 
 class OrderIn(Entry):
@@ -62,6 +64,7 @@ class OrderIn(Entry):
 
     name: Name
     lines: list[OrderLineIn] = Field(default=[], max_length=MOST_LINES)
+    timing: TimingIn = TimingIn()
 
     @model_validator(mode="after")
     def keys_once(self) -> Self:
@@ -69,6 +72,10 @@ class OrderIn(Entry):
         keys = [line.key for line in self.lines]
         if len(set(keys)) < len(keys):
             raise OutOfRange("lines", "a key used twice", "lines with keys of their own")
+        served = {one.key for one in self.timing.services}
+        for line in self.lines:
+            if line.service is not None and line.service not in served:
+                raise OutOfRange("lines", "a service that is not there", "one of the services")
         return self
 
 
@@ -80,6 +87,7 @@ class OrderOut(OrderBrief):
     """An order alone."""
 
     lines: list[OrderLineIn]
+    timing: TimingIn
 
 
 class OrderedOut(Schema):

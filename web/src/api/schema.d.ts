@@ -994,6 +994,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Rows */
+        get: operations["list_hand"];
+        put?: never;
+        /** Create Row */
+        post: operations["create_hand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/{row_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Row */
+        get: operations["read_hand"];
+        /** Change Row */
+        put: operations["change_hand"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/{row_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Archive Row */
+        post: operations["archive_hand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/{row_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy Row */
+        post: operations["copy_hand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/{row_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Row History */
+        get: operations["history_hand"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/{row_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore Row */
+        post: operations["restore_hand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ingredients": {
         parameters: {
             query?: never;
@@ -2084,6 +2188,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/timelines/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Next Service
+         * @description The next service of the kitchen; none where nothing is served.
+         */
+        get: operations["next_service"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timelines/of/{order_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Latest Of
+         * @description The last timeline that was asked for; nothing where none was.
+         */
+        get: operations["read_timeline"];
+        put?: never;
+        /**
+         * Ask
+         * @description Have an order planned as it is saved; what is known already is not worked out twice.
+         */
+        post: operations["ask_timeline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timelines/start-by/{dessert_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Start By
+         * @description When a dessert is begun for its services to come, as planned last.
+         */
+        get: operations["start_by"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timelines/{timeline_id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stop
+         * @description Stop a search; the best found until now is kept.
+         */
+        post: operations["stop_timeline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/vessels": {
         parameters: {
             query?: never;
@@ -2212,6 +2400,12 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * Aim
+         * @description What a chef asks of a plan that fits.
+         * @enum {string}
+         */
+        Aim: "nobody early" | "start late" | "freshest" | "calm last hour";
         /**
          * Alternative
          * @description One of a few words to choose from: what is kept, and how it is called.
@@ -2474,6 +2668,32 @@ export interface components {
             sweetness: components["schemas"]["Working"] | null;
         };
         /**
+         * Board
+         * @description A plan, drawn.
+         */
+        Board: {
+            /** Bars */
+            bars: components["schemas"]["WorkBar"][];
+            /** First */
+            first: string;
+            /** Hands */
+            hands: string;
+            /** Lanes */
+            lanes: components["schemas"]["Lane"][];
+            /** Last Hour */
+            last_hour: string;
+            /** Pulls */
+            pulls: components["schemas"]["Pull"][];
+            /** Services */
+            services: components["schemas"]["Served"][];
+            /** Stays */
+            stays: components["schemas"]["Stay"][];
+            /** Stretches */
+            stretches: components["schemas"]["Stretch"][];
+            /** Ticks */
+            ticks: components["schemas"]["Tick"][];
+        };
+        /**
          * Bought
          * @description So many packs of it, what is left of them [g], and what they cost [currency].
          */
@@ -2591,6 +2811,12 @@ export interface components {
          */
         ChocolateKind: "dark" | "milk" | "white" | "compound";
         /**
+         * Climate
+         * @description How something keeps while nobody works on it, and how a wait is drawn.
+         * @enum {string}
+         */
+        Climate: "room" | "chilled" | "frozen";
+        /**
          * Coat
          * @description A thickness on the exposed surface, with run-off that is saved and a least pour.
          */
@@ -2668,6 +2894,22 @@ export interface components {
          * @enum {string}
          */
         Condition: "closed" | "opened" | "thawed";
+        /**
+         * ConflictOut
+         * @description Why nothing fits; `least` where without any one of the demands it would.
+         *
+         *     `tried` says in words which ways out do not help by themselves.
+         */
+        ConflictOut: {
+            /** Demands */
+            demands: components["schemas"]["DemandOut"][];
+            /** Least */
+            least: boolean;
+            /** Tried */
+            tried: string[];
+            /** Ways */
+            ways: components["schemas"]["EasedOut"][];
+        };
         /**
          * CookedTo
          * @description Cooked until the thermometer [°C], the refractometer [°Bx] or the scale [g] says so.
@@ -2941,6 +3183,16 @@ export interface components {
             most?: number | null;
             /** On */
             on?: string | null;
+        };
+        /**
+         * DemandOut
+         * @description One of the demands that cannot be met together.
+         */
+        DemandOut: {
+            /** Kind */
+            kind: string;
+            /** Says */
+            says: string;
         };
         /**
          * DemandWords
@@ -3290,6 +3542,23 @@ export interface components {
             all: components["schemas"]["Working"];
             count: components["schemas"]["Working"];
             one: components["schemas"]["Working"];
+        };
+        /**
+         * EasedOut
+         * @description A way out that was tried and fits: what it is, what it leads to, the timing that takes it.
+         *
+         *     `lines` are counts of lines that change with it, by key.
+         */
+        EasedOut: {
+            /** First */
+            first: string;
+            /** Lines */
+            lines: {
+                [key: string]: number;
+            };
+            /** Says */
+            says: string;
+            timing: components["schemas"]["TimingIn"];
         };
         /**
          * EggAccount
@@ -4103,6 +4372,77 @@ export interface components {
             upper_mm: number;
         };
         /**
+         * HandIn
+         * @description Somebody who works: what they are trusted with, when they are in, on which days of the week.
+         *
+         *     Hours are by the wall; who leaves before they come stays past midnight. Monday is 0.
+         */
+        HandIn: {
+            /**
+             * Comes
+             * @default 08:00
+             */
+            comes: string;
+            /**
+             * Leaves
+             * @default 17:00
+             */
+            leaves: string;
+            /** Name */
+            name: string;
+            /**
+             * Skill
+             * @default 2
+             * @enum {integer}
+             */
+            skill: 1 | 2 | 3;
+            /**
+             * Weekdays
+             * @default [
+             *       0,
+             *       1,
+             *       2,
+             *       3,
+             *       4,
+             *       5,
+             *       6
+             *     ]
+             */
+            weekdays: number[];
+        };
+        /**
+         * HandOut
+         * @description Somebody who works.
+         */
+        HandOut: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string | null;
+            /** Comes */
+            comes: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Leaves */
+            leaves: string;
+            /** Name */
+            name: string;
+            /** Revision */
+            revision: number;
+            /** Skill */
+            skill: number;
+            /** Weekdays */
+            weekdays: number[];
+        };
+        /**
          * Handle
          * @description What can be dragged on the cut: a field, along an axis, from an edge of the shape.
          *
@@ -4178,6 +4518,18 @@ export interface components {
             says: string;
         };
         /**
+         * HeldTaskIn
+         * @description What is held of a task by hand: when it begins, by whom, how long it takes.
+         */
+        HeldTaskIn: {
+            /** At */
+            at?: string | null;
+            /** By */
+            by?: string | null;
+            /** Minutes */
+            minutes?: number | null;
+        };
+        /**
          * HouseOut
          * @description Rules of parts, ways of dividing, layers of the drawing from the back, forms of molds.
          *
@@ -4195,6 +4547,7 @@ export interface components {
             held: components["schemas"]["FieldOut"][];
             /** Mesh Units */
             mesh_units: string[];
+            owned: components["schemas"]["FieldOut"];
             pantry: components["schemas"]["PantryOut"];
             planning: components["schemas"]["PlanningOut"];
             /** Rules */
@@ -4612,6 +4965,25 @@ export interface components {
             working: components["schemas"]["Working"] | null;
         };
         /**
+         * Lane
+         * @description Somebody, or something that takes so much at once; `tracks` lie side by side in it.
+         */
+        Lane: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Says */
+            says: string;
+            /** Title */
+            title: string;
+            /**
+             * Tracks
+             * @default 1
+             */
+            tracks: number;
+        };
+        /**
          * Layer
          * @description One layer of an insert.
          */
@@ -4927,6 +5299,16 @@ export interface components {
             width_mm: number;
         };
         /**
+         * LookOut
+         * @description How a formula looks in a lane.
+         */
+        LookOut: {
+            /** Flavor */
+            flavor: string;
+            /** Kind */
+            kind: string;
+        };
+        /**
          * Losses
          * @description What does not arrive: boiled or baked off, left in the pan, tasted.
          *
@@ -5041,6 +5423,31 @@ export interface components {
         ManyIn: {
             /** Rows */
             rows: components["schemas"]["IngredientIn"][];
+        };
+        /**
+         * Mark
+         * @description What has become of a task.
+         * @enum {string}
+         */
+        Mark: "begun" | "done" | "failed";
+        /**
+         * MarkIn
+         * @description What has become of a task: since when, until when (of one under way: as expected).
+         */
+        MarkIn: {
+            /** By */
+            by?: string | null;
+            mark: components["schemas"]["Mark"];
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /**
+             * Until
+             * Format: date-time
+             */
+            until: string;
         };
         /**
          * MemberIn
@@ -5187,6 +5594,8 @@ export interface components {
              * @default
              */
             note: string;
+            /** Owned */
+            owned?: number | null;
             /** Shape */
             shape: components["schemas"]["Ring"] | components["schemas"]["Frame"] | components["schemas"]["Outlined"] | components["schemas"]["Turned"] | components["schemas"]["Fluted"] | components["schemas"]["Loaf"] | components["schemas"]["Gutter"] | components["schemas"]["Savarin"] | components["schemas"]["Halves"] | components["schemas"]["Puff"] | components["schemas"]["Scanned"];
             /** Water G */
@@ -5220,6 +5629,8 @@ export interface components {
             name: string;
             /** Note */
             note: string;
+            /** Owned */
+            owned: number | null;
             /** Revision */
             revision: number;
             /** Shape */
@@ -5306,6 +5717,18 @@ export interface components {
             name: string;
         };
         /**
+         * MovedOut
+         * @description A task that is elsewhere than in the plan before.
+         */
+        MovedOut: {
+            /** Says */
+            says: string;
+            /** Task */
+            task: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * NamedFiguresOut
          * @description A list of named figures of an ingredient, and what a new one is.
          */
@@ -5339,6 +5762,32 @@ export interface components {
              * @default UTC
              */
             time_zone: string;
+        };
+        /**
+         * NextOut
+         * @description The next service, and when each of its desserts is begun.
+         */
+        NextOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** First */
+            first: string;
+            /** Hour */
+            hour: string;
+            /** Left */
+            left: string;
+            /** Name */
+            name: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Title */
+            title: string;
         };
         /**
          * Note
@@ -5398,6 +5847,26 @@ export interface components {
             lines: components["schemas"]["OrderLineIn"][];
             /** Name */
             name: string;
+            /**
+             * @default {
+             *       "aims": [
+             *         "nobody early",
+             *         "start late",
+             *         "freshest",
+             *         "calm last hour"
+             *       ],
+             *       "borrowed": [],
+             *       "days_ahead": 1,
+             *       "held": {},
+             *       "hours_earlier": 0,
+             *       "marks": {},
+             *       "not_before": "08:30",
+             *       "off": [],
+             *       "out": [],
+             *       "services": []
+             *     }
+             */
+            timing: components["schemas"]["TimingIn"];
         };
         /**
          * OrderLineIn
@@ -5421,6 +5890,8 @@ export interface components {
             key: string;
             /** Mold */
             mold?: string | null;
+            /** Service */
+            service?: string | null;
         };
         /**
          * OrderOut
@@ -5447,6 +5918,7 @@ export interface components {
             name: string;
             /** Revision */
             revision: number;
+            timing: components["schemas"]["TimingIn"];
         };
         /**
          * OrderedOut
@@ -5580,6 +6052,13 @@ export interface components {
         Page_FormulaBrief_: {
             /** Items */
             items: components["schemas"]["FormulaBrief"][];
+            /** Total */
+            total: number;
+        };
+        /** Page[HandOut] */
+        Page_HandOut_: {
+            /** Items */
+            items: components["schemas"]["HandOut"][];
             /** Total */
             total: number;
         };
@@ -5940,6 +6419,19 @@ export interface components {
             parts: (components["schemas"]["Lining"] | components["schemas"]["PuffShell"] | components["schemas"]["Disc"] | components["schemas"]["Base"] | components["schemas"]["Roll"] | components["schemas"]["Core"] | components["schemas"]["Tier"] | components["schemas"]["Insert"] | components["schemas"]["Soak"] | components["schemas"]["Fill"] | components["schemas"]["Coat"] | components["schemas"]["Drip"] | components["schemas"]["Strewn"] | components["schemas"]["Band"] | components["schemas"]["Foot"] | components["schemas"]["Piped"] | components["schemas"]["Leaf"] | components["schemas"]["Garnish"] | components["schemas"]["Sauce"])[];
         };
         /**
+         * PlanIn
+         * @description What is planned: an order's entry may be ahead of what is saved.
+         *
+         *     `near` says that everything stays as near to the plan before as it can.
+         */
+        PlanIn: {
+            /**
+             * Near
+             * @default false
+             */
+            near: boolean;
+        };
+        /**
          * PlannedOut
          * @description Everything an order takes, formula by formula in the order of making, and set out.
          */
@@ -6056,6 +6548,18 @@ export interface components {
             type: string;
         };
         /**
+         * ProgressOut
+         * @description What a search has found until now.
+         */
+        ProgressOut: {
+            /** Answers */
+            answers: number;
+            /** Says */
+            says: string;
+            /** Seconds */
+            seconds: number;
+        };
+        /**
          * ProposalOut
          * @description A proposed formula that is not saved, why each line stands in it, what it reads.
          */
@@ -6158,6 +6662,22 @@ export interface components {
             wall_mm: number;
         };
         /**
+         * Pull
+         * @description What is taken out of a store, when and for what.
+         */
+        Pull: {
+            /** At Min */
+            at_min: number;
+            /** Hour */
+            hour: string;
+            /** Out Of */
+            out_of: string;
+            /** Says */
+            says: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * Purpose
          * @description One reason a sheet is as large as it is.
          */
@@ -6187,6 +6707,17 @@ export interface components {
             length_mm: number;
             /** Width Mm */
             width_mm: number;
+        };
+        /**
+         * ReachedOut
+         * @description How far an aim is reached, in words, and how much might still be saved at most [1].
+         */
+        ReachedOut: {
+            aim: components["schemas"]["Aim"] | null;
+            /** Gap */
+            gap: number;
+            /** Says */
+            says: string;
         };
         /**
          * ReadLine
@@ -6406,6 +6937,68 @@ export interface components {
             /** Revision */
             revision: number;
         };
+        /**
+         * ResultOut
+         * @description A plan, drawn and told; or why there is none.
+         *
+         *     `origin` is the moment of minute 0; `starts` says by line when its making begins; `plan` is
+         *     what the next one can keep near to.
+         */
+        ResultOut: {
+            board?: components["schemas"]["Board"] | null;
+            conflict?: components["schemas"]["ConflictOut"] | null;
+            /**
+             * Looks
+             * @default {}
+             */
+            looks: {
+                [key: string]: components["schemas"]["LookOut"];
+            };
+            /**
+             * Moved
+             * @default []
+             */
+            moved: components["schemas"]["MovedOut"][];
+            /**
+             * Origin
+             * Format: date-time
+             */
+            origin: string;
+            /**
+             * Plan
+             * @default {}
+             */
+            plan: {
+                [key: string]: unknown;
+            };
+            /**
+             * Reached
+             * @default []
+             */
+            reached: components["schemas"]["ReachedOut"][];
+            /**
+             * Refused
+             * @default
+             */
+            refused: string;
+            /**
+             * Starts
+             * @default {}
+             */
+            starts: {
+                [key: string]: string;
+            };
+            /**
+             * Stopped
+             * @default false
+             */
+            stopped: boolean;
+            /**
+             * Told
+             * @default []
+             */
+            told: string[];
+        };
         /** Revised[DessertIn] */
         Revised_DessertIn_: {
             data: components["schemas"]["DessertIn"];
@@ -6415,6 +7008,12 @@ export interface components {
         /** Revised[FormulaIn] */
         Revised_FormulaIn_: {
             data: components["schemas"]["FormulaIn"];
+            /** Revision */
+            revision: number;
+        };
+        /** Revised[HandIn] */
+        Revised_HandIn_: {
+            data: components["schemas"]["HandIn"];
             /** Revision */
             revision: number;
         };
@@ -6723,6 +7322,46 @@ export interface components {
          * @enum {string}
          */
         Section: "contains" | "does" | "costs";
+        /**
+         * Served
+         * @description A service on the floor of the board [min].
+         */
+        Served: {
+            /** At Min */
+            at_min: number;
+            /** Hour */
+            hour: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * ServiceIn
+         * @description When it is served by the wall of the kitchen: in so many waves, so many minutes apart.
+         */
+        ServiceIn: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Every Min
+             * @default 10
+             */
+            every_min: number;
+            /** Key */
+            key: string;
+            /**
+             * Title
+             * @default Service
+             */
+            title: string;
+            /**
+             * Waves
+             * @default 1
+             */
+            waves: number;
+        };
         /**
          * SessionOut
          * @description Where a visitor stands: signed in or not, demo or not, first visit or not.
@@ -7156,6 +7795,12 @@ export interface components {
             words: string[];
         };
         /**
+         * Sort
+         * @description What a task is, for the board and for what may be left out.
+         * @enum {string}
+         */
+        Sort: "make" | "oven" | "build" | "finish" | "serve";
+        /**
          * StackIn
          * @description Parts to keep, from the top down, and the shape of the mold they stood in.
          */
@@ -7205,7 +7850,8 @@ export interface components {
          *     used here need before; `laid` is what it takes, told once. The wait begins when the stage is
          *     done; `wait_source` says who asks for it. `flat` is drawn instead of what it shows, where it is
          *     not yet as it will be cut; `lowered_mm` says how much lower it is drawn while what raises it is
-         *     not under it yet.
+         *     not under it yet. `parts` are those it has to do with; what is done `at_service` is not done
+         *     before.
          */
         Stage: {
             /**
@@ -7218,6 +7864,11 @@ export interface components {
              * @default false
              */
             aside: boolean;
+            /**
+             * At Service
+             * @default false
+             */
+            at_service: boolean;
             /** Code */
             code: string;
             /**
@@ -7244,6 +7895,11 @@ export interface components {
              * @default 0
              */
             lowered_mm: number;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: string[];
             /** Says */
             says: string;
             /** Shows */
@@ -7264,6 +7920,23 @@ export interface components {
              */
             wait_source: string;
             working?: components["schemas"]["Working"] | null;
+        };
+        /**
+         * StartByOut
+         * @description When the making of a dessert begins for its next service.
+         */
+        StartByOut: {
+            /** Name */
+            name: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Service */
+            service: string;
+            /** Start */
+            start: string;
         };
         /**
          * StartOut
@@ -7291,6 +7964,35 @@ export interface components {
          * @enum {string}
          */
         Status: "pack" | "analysis" | "published" | "common practice" | "from memory";
+        /**
+         * Stay
+         * @description Something that stands somewhere between two tasks [min].
+         */
+        Stay: {
+            /** Amount */
+            amount: number;
+            climate: components["schemas"]["Climate"];
+            /** Formula */
+            formula: string;
+            /** Hours */
+            hours: string;
+            /** Key */
+            key: string;
+            /** Lane */
+            lane: string;
+            /** Says */
+            says: string;
+            /** Since Min */
+            since_min: number;
+            /** Task */
+            task: string;
+            /** Title */
+            title: string;
+            /** Track */
+            track: number;
+            /** Until Min */
+            until_min: number;
+        };
         /**
          * Step
          * @description One step of a method: what to do, to which temperature, how long, with what, until when.
@@ -7404,6 +8106,23 @@ export interface components {
          * @enum {string}
          */
         Store: "dry" | "cold" | "frozen";
+        /**
+         * Stretch
+         * @description A piece of the time of a board [min]; a night nobody is in is folded, and says what waits.
+         */
+        Stretch: {
+            /** Folded */
+            folded: boolean;
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+            /** Since Min */
+            since_min: number;
+            /** Until Min */
+            until_min: number;
+        };
         /**
          * Strewn
          * @description So many grams on 100 cm² of the top.
@@ -7712,6 +8431,21 @@ export interface components {
             width_mm: number;
         };
         /**
+         * Tick
+         * @description An hour on the wall, where it lies [min]; `day` where a day begins on the board.
+         */
+        Tick: {
+            /** At Min */
+            at_min: number;
+            /**
+             * Day
+             * @default
+             */
+            day: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * Tier
          * @description A height of what the mold holds, on what is below; several stack.
          */
@@ -7732,6 +8466,106 @@ export interface components {
              * @enum {string}
              */
             rule: "tier";
+        };
+        /**
+         * TimelineOut
+         * @description A timeline of an order: how far its making is, and what there is of it.
+         *
+         *     `fresh` says that it is of the order, the kitchen and the day's marks as they are now.
+         */
+        TimelineOut: {
+            /** Fresh */
+            fresh: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Now Min */
+            now_min: number | null;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            progress: components["schemas"]["ProgressOut"] | null;
+            result: components["schemas"]["ResultOut"] | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "queued" | "running" | "done" | "stopped" | "failed";
+            /** Stations */
+            stations: string[];
+        };
+        /**
+         * TimingIn
+         * @description When an order is served and how it is planned.
+         *
+         *     `days_ahead` is how many days before the first service hands may begin, `out` what of the
+         *     equipment is not there, `off` who is not, `borrowed` what there is one more of; everybody
+         *     comes `hours_earlier`. `held` and `marks` are by task.
+         */
+        TimingIn: {
+            /**
+             * Aims
+             * @default [
+             *       "nobody early",
+             *       "start late",
+             *       "freshest",
+             *       "calm last hour"
+             *     ]
+             */
+            aims: components["schemas"]["Aim"][];
+            /**
+             * Borrowed
+             * @default []
+             */
+            borrowed: ("stove" | "oven" | "mixer" | "blast" | "freezer" | "fridge" | "molds" | "hands")[];
+            /**
+             * Days Ahead
+             * @default 1
+             */
+            days_ahead: number;
+            /**
+             * Held
+             * @default {}
+             */
+            held: {
+                [key: string]: components["schemas"]["HeldTaskIn"];
+            };
+            /**
+             * Hours Earlier
+             * @default 0
+             */
+            hours_earlier: number;
+            /**
+             * Marks
+             * @default {}
+             */
+            marks: {
+                [key: string]: components["schemas"]["MarkIn"];
+            };
+            /**
+             * Not Before
+             * @default 08:30
+             */
+            not_before: string;
+            /**
+             * Off
+             * @default []
+             */
+            off: string[];
+            /**
+             * Out
+             * @default []
+             */
+            out: string[];
+            /**
+             * Services
+             * @default []
+             */
+            services: components["schemas"]["ServiceIn"][];
         };
         /**
          * Tool
@@ -7931,7 +8765,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands";
+            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands" | "stove" | "blast" | "freezer" | "fridge";
             /**
              * Least
              * @default 0
@@ -7970,7 +8804,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands";
+            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands" | "stove" | "blast" | "freezer" | "fridge";
             /** Least */
             least: number;
             /** Most */
@@ -7994,7 +8828,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands";
+            kind: "bowl" | "mixer" | "pot" | "siphon" | "tray" | "oven" | "hands" | "stove" | "blast" | "freezer" | "fridge";
             /** Least */
             least: number;
             /** Least Says */
@@ -8222,6 +9056,58 @@ export interface components {
         WordOut: {
             /** Word */
             word: string;
+        };
+        /**
+         * WorkBar
+         * @description Work in a lane [min]; `track` where it lies beside others.
+         *
+         *     Of one task there is a bar for whoever does it, and one for each station it holds.
+         */
+        WorkBar: {
+            /**
+             * Amount
+             * @default 1
+             */
+            amount: number;
+            /** Formula */
+            formula: string;
+            /** Heat C */
+            heat_c?: number | null;
+            /**
+             * Held
+             * @default false
+             */
+            held: boolean;
+            /** Hours */
+            hours: string;
+            /** Lane */
+            lane: string;
+            /**
+             * Latest
+             * @default
+             */
+            latest: string;
+            /** Line */
+            line: string;
+            mark?: components["schemas"]["Mark"] | null;
+            /** Says */
+            says: string;
+            /** Since Min */
+            since_min: number;
+            sort: components["schemas"]["Sort"];
+            /**
+             * Steps
+             * @default []
+             */
+            steps: string[];
+            /** Task */
+            task: string;
+            /** Title */
+            title: string;
+            /** Track */
+            track: number;
+            /** Until Min */
+            until_min: number;
         };
         /**
          * WorkedOut
@@ -10129,6 +11015,268 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    list_hand: {
+        parameters: {
+            query?: {
+                q?: string;
+                ids?: string[];
+                archived?: boolean;
+                order?: "name" | "latest";
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_HandOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    create_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    read_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    change_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Revised_HandIn_"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    archive_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    copy_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    history_hand: {
+        parameters: {
+            query?: {
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_ChangeOut_"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    restore_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOut"];
                 };
             };
             /** @description A problem */
@@ -12452,6 +13600,163 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StackOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    next_service: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    read_timeline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                order_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimelineOut"] | null;
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    ask_timeline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                order_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimelineOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    start_by: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dessert_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartByOut"][];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    stop_timeline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                timeline_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimelineOut"];
                 };
             };
             /** @description A problem */

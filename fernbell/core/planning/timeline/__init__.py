@@ -15,7 +15,7 @@ from fernbell.core.planning.timeline.derive import work_of
 from fernbell.core.planning.timeline.easing import Easing, EasingKind, ways_out
 from fernbell.core.planning.timeline.edits import Edit, Mark, Marked, edited, from_now
 from fernbell.core.planning.timeline.solve import Halt, Outcome, Reached, fits, solve
-from fernbell.core.planning.timeline.spare import latest
+from fernbell.core.planning.timeline.spare import begins, latest
 from fernbell.core.planning.timeline.verify import at, faults
 from fernbell.core.planning.timeline.words import demand_words, listed, told
 from fernbell.core.planning.timeline.work import (
@@ -63,6 +63,7 @@ __all__ = [
     "Wave",
     "Work",
     "at",
+    "begins",
     "board",
     "conflict",
     "demand_words",

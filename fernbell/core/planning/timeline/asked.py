@@ -12,13 +12,17 @@ from fernbell.core.planning.timeline.work import Aims, Person
 
 @dataclass(frozen=True, slots=True)
 class AskedLine:
-    """So many of a dessert, and in which molds: how many there are, None where there are enough."""
+    """So many of a dessert, and in which molds: how many there are, None where there are enough.
+
+    Of several services it is for one, or for all where none is named.
+    """
 
     key: str
     ordered: Ordered
     mold: str
     cavities: int = 1
     owned: int | None = None
+    service: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,11 +33,14 @@ class Wave:
     share: float
     day: int = 0
     title: str = "Service"
+    service: str = ""
 
 
 @dataclass(frozen=True)
 class Commission:
     """An order with its services, and the kitchen as it is on those days.
+
+    `out` names stations that are not there.
 
     Raises:
         CoreError: no service, or nobody who works.
@@ -49,6 +56,7 @@ class Commission:
     sets_min: Mapping[str, float] = field(default_factory=dict)
     aims: Aims = field(default_factory=Aims)
     opens_min: int = 0
+    out: frozenset[str] = frozenset()
 
     def __post_init__(self) -> None:
         if not self.waves:

@@ -140,6 +140,35 @@ class Lot:
     """By the number of the wave, how many are for it."""
 
 
+def at_once(line: AskedLine) -> int | None:
+    """How many of a line there are molds for.
+
+    Args:
+        line: of an order [AskedLine].
+    Returns:
+        desserts; None where molds are enough [1].
+    Source:
+        counting.
+    """
+    return None if line.owned is None else line.owned * line.cavities
+
+
+def waves_of(line: AskedLine, waves: Sequence[Wave]) -> list[tuple[int, Wave]]:
+    """The waves in which a line is served.
+
+    Args:
+        line: of an order [AskedLine].
+        waves: all of them, in order [Wave].
+    Returns:
+        each with its number among all, and its share of the line, shape (n,) [1].
+    Source:
+        counting.
+    """
+    own = [(at, x) for at, x in enumerate(waves) if line.service in ("", x.service)]
+    every = sum(one.share for _, one in own)
+    return [(at, replace(one, share=one.share / every)) for at, one in own]
+
+
 def lots_of(count: int, waves: Sequence[Wave], most: int | None) -> tuple[Lot, ...]:
     """A line in lots: what is served on one day together, no more than the molds take.
 
@@ -152,6 +181,8 @@ def lots_of(count: int, waves: Sequence[Wave], most: int | None) -> tuple[Lot, .
     Source:
         counting.
     """
+    if not waves:
+        return ()
     ends = [round(count * sum(one.share for one in waves[: at + 1])) for at in range(len(waves))]
     ends[-1] = count
     found: list[Lot] = []
@@ -249,19 +280,15 @@ class _Line:
     def whole(self, waves: Sequence[Wave]) -> None:
         """Its lots, then each wave finished and served."""
         self._caps()
-        lots = lots_of(self.count, waves, self._at_once)
+        mine = waves_of(self.line, waves)
+        lots = lots_of(self.count, [wave for _, wave in mine], at_once(self.line))
         last = {lot.number: self.lot(lot) for lot in lots}
-        for at in range(len(waves)):
-            shares = [(lot, number) for lot in lots for wave, number in lot.waves if wave == at]
+        for nth, (at, _) in enumerate(mine):
+            shares = [(lot, number) for lot in lots for wave, number in lot.waves if wave == nth]
             if shares:
                 self._wave(
                     at, sum(number for _, number in shares), [last[x.number] for x, _ in shares]
                 )
-
-    @property
-    def _at_once(self) -> int | None:
-        owned = self.line.owned
-        return None if owned is None else owned * self.line.cavities
 
     @cached_property
     def _stages(self) -> tuple[Stage, ...]:
@@ -300,7 +327,8 @@ class _Line:
         """All of its building until the service, and what follows; the last task of it."""
         done: list[tuple[Group, Task]] = []
         chain: list[tuple[Group, Task]] = []
-        several = self._at_once is not None and self.count > self._at_once
+        most = at_once(self.line)
+        several = most is not None and self.count > most
         used: dict[str, int] = {}
         reached = 0
         for at, group in enumerate(one for one in self._groups if not one.at_service):

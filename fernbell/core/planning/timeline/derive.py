@@ -1,11 +1,12 @@
 """From what a chef asks to the work there is: tasks, waits, people and places."""
 
 from collections.abc import Mapping
+from dataclasses import replace
 
 from fernbell.core.planning.needs import on_trays
-from fernbell.core.planning.order import PlannedOrder, plan_order
-from fernbell.core.planning.timeline.asked import Commission
-from fernbell.core.planning.timeline.building import build
+from fernbell.core.planning.order import Ordered, PlannedOrder, plan_order
+from fernbell.core.planning.timeline.asked import AskedLine, Commission
+from fernbell.core.planning.timeline.building import at_once, build, lots_of, waves_of
 from fernbell.core.planning.timeline.making import make
 from fernbell.core.planning.timeline.places import Rooms, places_of
 from fernbell.core.planning.timeline.work import Work
@@ -24,7 +25,7 @@ def planned(asked: Commission) -> PlannedOrder:
         mass balance; counting.
     """
     return plan_order(
-        [one.ordered for one in asked.lines],
+        [_in_lots(one, asked) for one in asked.lines],
         asked.book,
         asked.vessels,
         jobs=asked.jobs,
@@ -46,7 +47,7 @@ def work_of(asked: Commission) -> Work:
         methods and the building of the desserts; where they name nothing, common practice.
     """
     order = planned(asked)
-    rooms = Rooms(places_of(asked.vessels))
+    rooms = Rooms([one for one in places_of(asked.vessels) if one.key not in asked.out])
     made = make(
         order.made, _kinds(asked), asked.methods, asked.sets_min, _trays(asked, order), rooms
     )
@@ -61,6 +62,13 @@ def work_of(asked: Commission) -> Work:
         opens_min=asked.opens_min,
         closes_min=max(one.at_min for one in asked.waves),
     )
+
+
+def _in_lots(line: AskedLine, asked: Commission) -> Ordered:
+    """Made as often as its molds are filled."""
+    own = waves_of(line, asked.waves)
+    lots = lots_of(line.ordered.count, [wave for _, wave in own], at_once(line))
+    return replace(line.ordered, lots=tuple(one.count for one in lots))
 
 
 def _kinds(asked: Commission) -> Mapping[str, str]:

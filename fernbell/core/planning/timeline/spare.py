@@ -63,3 +63,27 @@ def _in_turn(work: Work, plan: Planned) -> list[tuple[str, str]]:
         row.sort(key=lambda key: plan.starts[key])
         found += list(pairwise(row))
     return found
+
+
+def begins(work: Work, plan: Planned, line: str) -> int | None:
+    """When the first thing is begun that goes into a line of the order.
+
+    Args:
+        work: its tasks and what passes between them [Work].
+        plan: when they start [min].
+        line: a line of the order [key].
+    Returns:
+        from the origin [min]; None where nothing is done for it.
+    Source:
+        definition.
+    """
+    into: dict[str, list[str]] = {}
+    for link in work.links:
+        into.setdefault(link.after, []).append(link.before)
+    ahead = [one.key for one in work.tasks if one.line == line]
+    found = set(ahead)
+    while ahead:
+        more = [one for one in into.get(ahead.pop(), ()) if one not in found]
+        found.update(more)
+        ahead += more
+    return min((plan.starts[key] for key in found), default=None)

@@ -1,0 +1,182 @@
+"""What a worker does: make a timeline, telling how far it is, and take a request to stop."""
+
+import threading
+from collections.abc import Iterator
+from contextlib import contextmanager
+from os import cpu_count
+from time import monotonic
+
+from django.db import connection
+from procrastinate.contrib.django import app
+
+from fernbell.core.errors import CoreError
+from fernbell.core.planning.timeline import (
+    Halt,
+    Mark,
+    Outcome,
+    Planned,
+    conflict,
+    demand_words,
+    demands,
+    faults,
+    solve,
+)
+from fernbell.server.kitchens.models import Member
+from fernbell.server.planning.models import Timeline
+from fernbell.server.planning.night import Night, night_of
+from fernbell.server.planning.outcome import plan_of, result_of
+from fernbell.server.planning.schemas import OrderIn
+from fernbell.server.planning.timing_schemas import ProgressOut, ResultOut
+from fernbell.server.planning.ways import conflict_out
+from fernbell.server.problems import Refused
+from fernbell.server.rows.clock import in_zone
+
+PLAN_S, NEAR_S, CONFLICT_S, WAY_S = 20.0, 4.0, 5.0, 3.0
+"""How long is searched at most: for a plan, for one near another, in one try [s]."""
+_TELLS_EVERY_S, _LOOKS_EVERY_S = 0.4, 0.3
+
+
+@app.task(queue="plans", name="timeline")
+def make_timeline(timeline: str) -> None:
+    """Make a timeline; one that is made already, or was stopped before it began, is left."""
+    row = Timeline.objects.select_related("kitchen").filter(pk=timeline).first()
+    if row is None or row.state not in ("queued", "running"):
+        return
+    member = (
+        Member.objects.select_related("kitchen", "user")
+        .filter(kitchen=row.kitchen, user=row.user)
+        .first()
+    )
+    if member is None:
+        _end(row, "failed", None)
+        return
+    row.state = "running"
+    row.save(update_fields=["state"])
+    halt = Halt()
+    with in_zone(row.kitchen.time_zone), _watched(row, halt):
+        try:
+            _Making(row, member, halt).whole()
+        except (Refused, CoreError) as refusal:
+            words = refusal.detail if isinstance(refusal, Refused) else refusal.sentence()
+            _end(row, "failed", ResultOut(origin=row.now_at, refused=words))
+
+
+def _end(row: Timeline, state: str, result: ResultOut | None) -> None:
+    row.state = state
+    row.result = result.model_dump(mode="json") if result else None
+    row.save(update_fields=["state", "result"])
+
+
+@contextmanager
+def _watched(row: Timeline, halt: Halt) -> Iterator[None]:
+    """While this lasts, a request to stop reaches the search."""
+    over = threading.Event()
+
+    def look() -> None:
+        while not over.wait(_LOOKS_EVERY_S):
+            if Timeline.objects.filter(pk=row.pk, stop_asked=True).exists():
+                halt.ask()
+                break
+        connection.close()
+
+    watch = threading.Thread(target=look, daemon=True)
+    watch.start()
+    try:
+        yield
+    finally:
+        over.set()
+        watch.join()
+
+
+class _Making:
+    """One timeline in the making."""
+
+    def __init__(self, row: Timeline, member: Member, halt: Halt) -> None:
+        self.row = row
+        self.member = member
+        self.halt = halt
+        self.entry = OrderIn.model_validate(row.asked)
+        self.night: Night = night_of(member, self.entry, row.now_at)
+        self.begun = monotonic()
+        self.told_at = 0.0
+        self.answers = 0
+
+    def whole(self) -> None:
+        """From the search to a plan that was checked, or to why there is none."""
+        before = self._before()
+        keep = self.row.near and before is not None
+        found = self._solved(before, keep=keep)
+        if found is None:
+            self._why()
+            return
+        said = faults(self.night.work, found.plan)
+        if said:
+            raise AssertionError(f"a plan that does not hold: {said[0]}")
+        _end(self.row, "stopped" if found.stopped else "done", self._result(found, before))
+
+    def _solved(self, before: Planned | None, *, keep: bool) -> Outcome | None:
+        try:
+            return solve(
+                self.night.work,
+                seconds=NEAR_S if keep else PLAN_S,
+                workers=max(1, cpu_count() or 1),
+                near=before,
+                keep=keep,
+                tell=self._tell,
+                halt=self.halt,
+            )
+        except TimeoutError:
+            words = "No plan was found in this time, nor a reason why there is none."
+            raise Refused(words) from None
+
+    def _before(self) -> Planned | None:
+        """The last plan of the order."""
+        made = self.row.order.timelines.exclude(result=None).exclude(pk=self.row.pk)
+        kept = next((x for x in made.values_list("result__plan", flat=True)[:3] if x), None)
+        return plan_of(kept, self.night.clock) if kept else None
+
+    def _tell(self, found: Outcome) -> None:
+        """The first answer at once, better ones as often as can be looked at."""
+        self.answers += 1
+        now = monotonic()
+        if now - self.told_at < _TELLS_EVERY_S:
+            return
+        self.told_at = now
+        progress = ProgressOut(
+            says=_aim(found), answers=self.answers, seconds=round(now - self.begun, 1)
+        )
+        result = self._result(found, None)
+        Timeline.objects.filter(pk=self.row.pk).update(
+            progress=progress.model_dump(mode="json"), result=result.model_dump(mode="json")
+        )
+
+    def _result(self, found: Outcome, before: Planned | None) -> ResultOut:
+        marks: dict[str, Mark] = {key: one.mark for key, one in self.entry.timing.marks.items()}
+        return result_of(self.night, found, before, marks)
+
+    def _why(self) -> None:
+        """Nothing fits: the demands in conflict, and what helps."""
+        night = self.night
+        progress = ProgressOut(says="Nothing fits; looking for the reason", answers=0, seconds=0)
+        Timeline.objects.filter(pk=self.row.pk).update(progress=progress.model_dump(mode="json"))
+        every = demands(night.work, demand_words(night.commission, night.work, night.clock))
+        found = conflict(night.work, every, seconds=CONFLICT_S, halt=self.halt)
+        if found is None:
+            raise Refused("Nothing fits, and the reason was not found in this time.")
+        said = conflict_out(
+            self.member,
+            self.entry,
+            night,
+            found,
+            self.row.now_at,
+            seconds=WAY_S,
+            halt=self.halt,
+        )
+        state = "stopped" if self.halt.asked else "done"
+        _end(self.row, state, ResultOut(origin=night.clock.origin, conflict=said))
+
+
+def _aim(found: Outcome) -> str:
+    """What is worked on."""
+    aim = found.reached[-1].aim
+    return f"on: {aim}" if aim else "on: everything as late as it goes"
