@@ -16,7 +16,7 @@ from fernbell.server.molds.rows import MOLD
 from fernbell.server.pantry import models as pantry
 from fernbell.server.pantry import usual
 from fernbell.server.pantry.rows import INGREDIENT
-from fernbell.server.planning.rows import ORDER, VESSEL
+from fernbell.server.planning.rows import HAND, ORDER, VESSEL
 from fernbell.server.rows.policy import Act, require, rows
 from fernbell.server.rows.schemas import MOST_ROWS, Entry
 from fernbell.server.rows.search import lookup
@@ -31,10 +31,21 @@ SHELVES: dict[str, list[Shelf[Any]]] = {
     "stacks": [STACK],
     "orders": [ORDER],
     "vessels": [VESSEL],
+    "hands": [HAND],
 }
 
 router = Router(tags=["names"])
-On = Literal["ingredients", "formulas", "lines", "desserts", "molds", "stacks", "orders", "vessels"]
+On = Literal[
+    "ingredients",
+    "formulas",
+    "lines",
+    "desserts",
+    "molds",
+    "stacks",
+    "orders",
+    "vessels",
+    "hands",
+]
 Word = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=60)]
 
 

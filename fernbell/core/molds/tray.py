@@ -6,7 +6,7 @@ from fernbell.core.field import Field
 from fernbell.core.working import Given, Working
 
 CAVITIES = Field("cavities", "Cavities a tray", least=1, most=200)
-OWNED = Field("owned", "How many there are", least=1, most=2000)
+OWNED = Field("owned", "How many there are", least=1, most=2000, empty="enough")
 """How many of a mold hang together; 1 where it stands alone."""
 
 

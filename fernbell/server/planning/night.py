@@ -1,7 +1,7 @@
 """From an order and the kitchen of its days to core, by the clock of the kitchen."""
 
 import hashlib
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import cast
@@ -73,7 +73,7 @@ def night_of(member: Member, entry: OrderIn, now: datetime) -> Night:
     if not any(one.shifts for one in people):
         raise Invalid.field("hands", _NOBODY)
     commission = Commission(
-        lines=[_line(one, entry) for one in lines],
+        lines=[_line(one, entry, lines) for one in lines],
         waves=list(_waves(services, clock)),
         book=known.book,
         people=people,
@@ -104,13 +104,21 @@ def clock_of(member: Member, timing: TimingIn) -> Clock:
     return Clock(day, ZoneInfo(member.kitchen.time_zone))
 
 
-def _line(line: LineMade, entry: OrderIn) -> AskedLine:
+def _line(line: LineMade, entry: OrderIn, every: Sequence[LineMade]) -> AskedLine:
+    """Its size is only said where there are several."""
+    sizes = [one for one in every if one.row == line.row]
     owned = line.mold.owned
     if owned is not None and "molds" in entry.timing.borrowed:
         owned *= 2
     service = next(one.service for one in entry.lines if one.key == line.key)
     return AskedLine(
-        line.key, line.ordered, str(line.mold.pk), line.mold.cavities, owned, service or ""
+        line.key,
+        line.ordered,
+        str(line.mold.pk),
+        line.mold.cavities,
+        owned,
+        service or "",
+        line.name if len(sizes) == 1 else "",
     )
 
 

@@ -53,6 +53,7 @@ const NOTHING: House = {
   drawn: [],
   forms: [],
   cavities: NO_FIGURES.figure,
+  owned: NO_FIGURES.figure,
   held: [],
   mesh_units: [],
   scaling: { keeps: [], sheet: [], trim: [], papers: [], knife: [], covers: [] },

@@ -12648,7 +12648,7 @@ export interface operations {
     find_names: {
         parameters: {
             query: {
-                shelf: "ingredients" | "formulas" | "lines" | "desserts" | "molds" | "stacks" | "orders" | "vessels";
+                shelf: "ingredients" | "formulas" | "lines" | "desserts" | "molds" | "stacks" | "orders" | "vessels" | "hands";
                 q: string;
                 limit?: number;
             };

@@ -22,6 +22,8 @@ import type {
   IngredientBrief,
   IngredientEntry,
   Mold,
+  Hand,
+  HandEntry,
   MoldBrief,
   MoldEntry,
   Order,
@@ -41,6 +43,7 @@ export interface Shelves {
   stacks: { brief: Stack; full: Stack; entry: StackEntry }
   orders: { brief: OrderBrief; full: Order; entry: OrderEntry }
   vessels: { brief: Vessel; full: Vessel; entry: VesselEntry }
+  hands: { brief: Hand; full: Hand; entry: HandEntry }
 }
 export type Shelf = keyof Shelves
 /** Which rows of a shelf, and in which order; nothing asked is all on the shelf, by name. */

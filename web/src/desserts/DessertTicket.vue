@@ -7,6 +7,7 @@ import WorkedFigure from '../kit/WorkedFigure.vue'
 import BiteCard from './BiteCard.vue'
 import DessertFindings from './DessertFindings.vue'
 import type { Chosen } from './parts'
+import StartBy from './StartBy.vue'
 import TakesTable from './TakesTable.vue'
 import TicketHead from './TicketHead.vue'
 
@@ -41,6 +42,7 @@ const shown = computed(() => props.worked.sizes.find((one) => one.key === props.
       :disabled="disabled"
       @count="(v) => emit('count', v)"
     />
+    <StartBy :id="id" />
     <p v-if="stale" class="stale" role="status">
       These figures are of the drawing before: {{ stale }}
     </p>

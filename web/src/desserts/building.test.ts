@@ -19,6 +19,8 @@ const stage = (title: string, more: Partial<Stage> = {}): Stage => ({
   wait_says: '',
   wait_source: '',
   cold: false,
+  parts: [],
+  at_service: false,
   aside: false,
   flat: [],
   lowered_mm: 0,

@@ -20,11 +20,12 @@ import PointsDrawing from './PointsDrawing.vue'
 import { useFittings } from './useFittings'
 
 const props = defineProps<{ id: string; disabled: boolean }>()
-const entryOf = ({ name, shape, water_g, cavities, note }: Mold): MoldEntry => ({
+const entryOf = ({ name, shape, water_g, cavities, owned, note }: Mold): MoldEntry => ({
   name,
   shape,
   water_g,
   cavities,
+  owned,
   note,
 })
 const mold = useDraft('molds', () => props.id, entryOf)
@@ -135,6 +136,13 @@ function measure(field: string, value: unknown) {
       :disabled="disabled"
       :error="errorAt('cavities')"
       @commit="(value) => value !== null && mold.edit({ cavities: value })"
+    />
+    <EntryField
+      :words="house.owned"
+      :entry="entry"
+      :disabled="disabled"
+      :error="errorAt('owned')"
+      @commit="(value) => mold.edit({ owned: value })"
     />
     <p v-if="figures?.water" class="quiet">
       The water says

@@ -20,6 +20,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [changed: Partial<OrderEntry>] }>()
 const lines = computed(() => props.entry.lines ?? [])
+const services = computed(() => props.entry.timing?.services ?? [])
 const dessertOf = useKnown('desserts', () => lines.value.map((one) => one.dessert))
 const moldOf = useKnown('molds', () => lines.value.flatMap((one) => one.mold ?? []))
 const BY = [
@@ -90,6 +91,19 @@ const takeOut = (key: string) =>
             />
           </label>
         </div>
+        <label v-if="services.length > 1">
+          <span class="unseen">Served when</span>
+          <ChoiceField
+            class="put-in"
+            :value="one.service ?? ''"
+            :options="[
+              { value: '', label: 'at every service' },
+              ...services.map((x) => ({ value: x.key, label: `at ${x.title ?? 'Service'}` })),
+            ]"
+            :disabled="disabled"
+            @change="(service) => edit(one.key, { service: String(service) || null })"
+          />
+        </label>
         <p v-if="told(one.key)" class="quiet">
           {{ told(one.key)?.desserts }} × {{ told(one.key)?.says }},
           {{ told(one.key)?.portions }} portions<template v-if="told(one.key)?.trays"

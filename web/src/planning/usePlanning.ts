@@ -6,18 +6,19 @@ import { api, take } from '../api/client'
 import { useDraft } from '../api/draft'
 import type { Order, OrderEntry, PlannedOrder } from '../api/types'
 
-export const entryOf = ({ name, lines }: Order): OrderEntry => ({ name, lines })
+export const entryOf = ({ name, lines, timing }: Order): OrderEntry => ({ name, lines, timing })
 
 export const useOrder = (id: () => string | undefined) => useDraft('orders', id, entryOf)
 
 /** What an order as it stands on the screen takes; the last answer stays until the next. */
 export function usePlanned(entry: () => OrderEntry | null) {
-  const asked = computed(() => entry()?.lines ?? [])
+  // Which service a line is for changes nothing of what it takes.
+  const asked = computed(() => (entry()?.lines ?? []).map((one) => ({ ...one, service: null })))
   return useQuery({
     shallow: true,
     queryKey: ['worked out', 'order', asked],
     queryFn: () => {
-      const body = { name: 'order', lines: asked.value }
+      const body = { name: 'order', lines: asked.value } as OrderEntry
       return take<PlannedOrder>(api.POST('/api/orders/what-if', { body }) as never)
     },
     enabled: () => asked.value.length > 0,

@@ -6,6 +6,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import { useCommands } from './commands'
+import NextService from './NextService.vue'
 import { ROOMS } from './routes'
 import { useSession } from './session'
 
@@ -59,6 +60,7 @@ const others = computed(() =>
         {{ room.name }}
       </RouterLink>
     </nav>
+    <NextService />
     <button type="button" class="ask" title="What next? (Ctrl K)" @click="emit('ask')">
       <span class="wide-only">What next?</span>
       <span class="narrow-only" aria-label="What next?">⌕</span>

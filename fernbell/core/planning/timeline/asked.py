@@ -14,7 +14,8 @@ from fernbell.core.planning.timeline.work import Aims, Person
 class AskedLine:
     """So many of a dessert, and in which molds: how many there are, None where there are enough.
 
-    Of several services it is for one, or for all where none is named.
+    Of several services it is for one, or for all where none is named. `title` is what its tasks
+    are called by, where that is not the name of what is ordered.
     """
 
     key: str
@@ -23,6 +24,7 @@ class AskedLine:
     cavities: int = 1
     owned: int | None = None
     service: str = ""
+    title: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -23,6 +23,8 @@ from fernbell.starter.hands import SKILLS
 _HOUR = 60
 _NIGHT_FROM = 3 * _HOUR
 """A stretch without anybody in is folded from this length on [min]."""
+_ORDER = ("mixer", "stove", "oven", "blast", "freezer", "fridge", "mold")
+"""Equipment from left to right, as work goes through it."""
 _UNITS = {"oven": "trays", "stove": "rings", "mold": "molds", "mixer": ""}
 
 
@@ -281,7 +283,7 @@ class _Drawn:
         """People, then whatever of the equipment is used."""
         for person in self.work.people:
             yield Lane(person.key, person.name, SKILLS[person.skill], "person")
-        for station in self.work.places:
+        for station in sorted(self.work.places, key=lambda one: _ORDER.index(one.kind)):
             own = [one.track for one in bars if one.lane == station.key]
             own += [one.track for one in stays if one.lane == station.key]
             if own:

@@ -290,6 +290,11 @@ class _Line:
                     at, sum(number for _, number in shares), [last[x.number] for x, _ in shares]
                 )
 
+    @property
+    def title(self) -> str:
+        """What its tasks are called by."""
+        return self.line.title or self.name
+
     @cached_property
     def _stages(self) -> tuple[Stage, ...]:
         return size_of(self.size, ()).solved().stages
@@ -343,7 +348,7 @@ class _Line:
             if not group.aside:
                 chain.append((group, task))
         if not chain:
-            empty = Task(f"{self.line.key}/{lot.number}/ready", f"{self.name}: set out", 5, 1)
+            empty = Task(f"{self.line.key}/{lot.number}/ready", f"{self.title}: set out", 5, 1)
             self.built.tasks.append(empty)
             return empty, None
         self._mold(chain, lot)
@@ -374,7 +379,7 @@ class _Line:
         small = _SMALL if self.size.body.is_individual else 1.0
         minutes = _BEGUN + sum(one for one, _ in each) * small * lot.count
         which = f" {lot.first + 1}–{lot.first + lot.count}" if several else ""
-        title = f"{self.name}{which}: {', '.join(one.title.lower() for one in group.stages)}"
+        title = f"{self.title}{which}: {', '.join(one.title.lower() for one in group.stages)}"
         return Task(
             f"{self.line.key}/{lot.number}/{at}",
             title,
@@ -479,7 +484,7 @@ class _Line:
         formulas = [formula for group in finishing for formula in group.formulas]
         task = Task(
             key,
-            f"{self.name}: {', '.join([*does, ends])}",
+            f"{self.title}: {', '.join([*does, ends])}",
             on_grid(minutes),
             max((skill for _, skill in each), default=APPRENTICE),
             sort=Sort.FINISH,

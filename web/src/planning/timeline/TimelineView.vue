@@ -1,0 +1,147 @@
+<script setup lang="ts">
+/** The plan in the middle: the board or its lists, and how it is being made. */
+import { computed, ref } from 'vue'
+
+import type { Timeline } from '../../api/types'
+import SwitchRow from '../../kit/SwitchRow.vue'
+import TimeBoard from './TimeBoard.vue'
+import TimeLists, { type ListView } from './TimeLists.vue'
+
+const props = defineProps<{
+  timeline: Timeline | null | undefined
+  busy: boolean
+  asking: boolean
+  refused: string
+  picked: string | null
+  disabled: boolean
+}>()
+const emit = defineEmits<{
+  ask: []
+  stop: []
+  pick: [task: string]
+  move: [task: string, minute: number, person: string | null]
+}>()
+type Shown = 'board' | ListView
+const VIEWS: { value: Shown; label: string }[] = [
+  { value: 'board', label: 'The board' },
+  { value: 'people', label: 'By person' },
+  { value: 'pull', label: 'To pull' },
+  { value: 'stations', label: 'Ovens and stores' },
+  { value: 'told', label: 'Read aloud' },
+]
+const view = ref<Shown>('board')
+const result = computed(() => props.timeline?.result ?? null)
+const stale = computed(() => props.timeline && !props.timeline.fresh && !props.busy)
+</script>
+
+<template>
+  <div class="timeline">
+    <div class="tools no-print">
+      <SwitchRow
+        v-if="result?.board"
+        label="How the plan is shown"
+        :value="view"
+        :choices="VIEWS"
+        @change="(now) => (view = now)"
+      />
+      <span class="state" role="status">
+        <template v-if="busy">
+          <span class="spin" aria-hidden="true" />
+          {{ timeline?.state === 'queued' ? 'waiting for its turn' : 'planning' }}
+          <template v-if="timeline?.progress">
+            {{ timeline.progress.says }}, answer {{ timeline.progress.answers }}
+          </template>
+          <button v-if="!disabled" type="button" class="deed small" @click="emit('stop')">
+            Stop
+          </button>
+        </template>
+        <template v-else>
+          <span v-if="stale" class="quiet">changed since it was planned</span>
+          <span v-else-if="timeline?.state === 'stopped'" class="quiet">stopped</span>
+          <button
+            v-if="!disabled"
+            type="button"
+            :class="['deed', { main: !result || stale }]"
+            :disabled="asking"
+            @click="emit('ask')"
+          >
+            {{ result ? 'Plan again' : 'Plan it' }}
+          </button>
+        </template>
+      </span>
+    </div>
+    <p v-if="refused" class="wrong" role="alert">{{ refused }}</p>
+    <p v-if="result?.refused" class="wrong" role="alert">{{ result.refused }}</p>
+    <slot />
+    <template v-if="result?.board">
+      <TimeBoard
+        v-if="view === 'board'"
+        :board="result.board"
+        :looks="result.looks"
+        :now="timeline?.now_min ?? null"
+        :picked="picked"
+        :moved="result.moved.map((one) => one.task)"
+        :disabled="disabled"
+        @pick="(task) => emit('pick', task)"
+        @move="(task, minute, person) => emit('move', task, minute, person)"
+      >
+        <slot name="tools" />
+      </TimeBoard>
+      <TimeLists
+        v-else
+        :board="result.board"
+        :told="result.told"
+        :view="view"
+        @pick="(task) => emit('pick', task)"
+      />
+    </template>
+    <p v-else-if="!busy && !result" class="quiet">
+      Say on the right when it is served; then it is planned backwards from there.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.timeline {
+  display: grid;
+  gap: 8px;
+}
+
+.tools {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  justify-content: space-between;
+}
+
+.state {
+  align-items: center;
+  display: inline-flex;
+  font-size: 14px;
+  gap: 8px;
+  margin-left: auto;
+  min-height: 34px;
+}
+
+.spin {
+  animation: turn 1s linear infinite;
+  border: 2px solid var(--leaf-strong);
+  border-radius: 50%;
+  border-top-color: var(--fern);
+  height: 14px;
+  width: 14px;
+}
+
+@keyframes turn {
+  to {
+    transform: rotate(1turn);
+  }
+}
+
+@media (prefers-reduced-motion: reduce) {
+  .spin {
+    animation: none;
+  }
+}
+</style>

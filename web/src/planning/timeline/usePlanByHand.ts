@@ -1,0 +1,139 @@
+/** What is done to a plan by hand: tasks moved, held and marked, ways out taken; then re-planned. */
+import { computed, watch } from 'vue'
+
+import type { EasedWay, Timing } from '../../api/types'
+import type { useOrder } from '../usePlanning'
+import { momentOf } from './axis'
+import type { useTimeline } from './useTimeline'
+
+type Held = NonNullable<Timing['held']>[string]
+type Mark = NonNullable<Timing['marks']>[string]
+export interface Hold {
+  minute?: number
+  person?: string
+  minutes?: number
+}
+const LATE_MIN = 15
+const NO_TIMING: Timing = {
+  services: [],
+  days_ahead: 1,
+  aims: [],
+  not_before: '',
+  out: [],
+  off: [],
+  borrowed: [],
+  hours_earlier: 0,
+  held: {},
+  marks: {},
+}
+
+/** The same without one of its keys. */
+const without = <One>(all: Record<string, One>, key: string) =>
+  Object.fromEntries(Object.entries(all).filter(([one]) => one !== key))
+
+export function usePlanByHand(
+  order: ReturnType<typeof useOrder>,
+  plan: ReturnType<typeof useTimeline>,
+) {
+  const timing = computed<Timing>(() => order.draft.value?.timing ?? NO_TIMING)
+  const result = computed(() => plan.timeline.value?.result ?? null)
+  const barOf = (task: string) => {
+    const people = new Set(
+      result.value?.board?.lanes.filter((one) => one.kind === 'person').map((one) => one.key),
+    )
+    const bars = result.value?.board?.bars.filter((one) => one.task === task) ?? []
+    return bars.find((one) => people.has(one.lane)) ?? bars[0]
+  }
+  const change = (changed: Partial<Timing>) =>
+    order.edit({ timing: { ...timing.value, ...changed } })
+  const isRow = (key: string | undefined) => (key && key.length === 36 ? key : null)
+
+  function hold(task: string, change_: Hold | null) {
+    if (!change_) return change({ held: without(timing.value.held, task) })
+    const held = { ...timing.value.held }
+    const bar = barOf(task)
+    if (bar && result.value) {
+      const before = held[task] as Held | undefined
+      const minute = change_.minute ?? bar.since_min
+      held[task] = {
+        at: momentOf(result.value.origin, minute),
+        by: isRow(change_.person ?? before?.by ?? bar.lane),
+        minutes: change_.minutes ?? before?.minutes ?? null,
+      }
+    }
+    return change({ held })
+  }
+
+  const move = (task: string, minute: number, person: string | null) =>
+    hold(task, { minute, ...(person ? { person } : {}) })
+
+  function mark(task: string, what: Mark['mark'] | 'late' | null) {
+    const bar = barOf(task)
+    const origin = result.value?.origin
+    if (!bar || !origin) return
+    if (!what) return change({ marks: without(timing.value.marks, task) })
+    const marks = { ...timing.value.marks }
+    const long = bar.until_min - bar.since_min
+    const now = Math.round((plan.timeline.value?.now_min ?? bar.until_min) / 5) * 5
+    if (what === 'late' && !marks[task]) return hold(task, { minutes: long + LATE_MIN })
+    const begun = marks[task]?.since
+    const since = begun ?? momentOf(origin, bar.since_min <= now ? bar.since_min : now - long)
+    const ends: Record<NonNullable<typeof what>, number> = {
+      begun: Math.max(now, bar.since_min) + long,
+      done: bar.since_min <= now ? Math.min(now, Math.max(bar.until_min, bar.since_min)) : now,
+      failed: bar.since_min <= now ? Math.max(now, bar.since_min) : now,
+      late: bar.until_min + LATE_MIN,
+    }
+    const until = momentOf(origin, ends[what])
+    const by = isRow(bar.lane)
+    marks[task] = {
+      mark: what === 'late' ? 'begun' : what,
+      since: what === 'begun' ? momentOf(origin, now) : since,
+      until: until < since ? since : until,
+      by,
+    }
+    return change({ marks })
+  }
+
+  async function takeWay(way: EasedWay) {
+    const lines = (order.draft.value?.lines ?? []).map((one) => ({
+      ...one,
+      count: way.lines[one.key] ?? one.count,
+    }))
+    await order.edit({ timing: way.timing, lines })
+    await plan.ask(false)
+  }
+
+  function turnOff(id: string, off: boolean) {
+    const now = (timing.value.off ?? []).filter((one) => one !== id)
+    void change({ off: off ? [...now, id] : now })
+  }
+
+  /** What was moved, marked or taken away is planned around at once, everything else kept near. */
+  const byHand = computed(() => {
+    const { held, marks, out, off } = timing.value
+    return order.draft.value ? JSON.stringify([order.row.value?.id, held, marks, out, off]) : ''
+  })
+  watch(byHand, async (now, before) => {
+    const same = (one: string) => (one ? (JSON.parse(one) as unknown[])[0] : undefined)
+    if (!before || same(now) !== same(before) || !plan.timeline.value) return
+    await saved()
+    if (!order.problem.value && byHand.value === now) await plan.ask(true)
+  })
+  /** Until what is on the screen is what the kitchen has. */
+  const saved = () =>
+    new Promise<void>((done) => {
+      const stop = watch(
+        order.saving,
+        (saving) => {
+          if (!saving) {
+            done()
+            queueMicrotask(() => stop())
+          }
+        },
+        { immediate: true, flush: 'post' },
+      )
+    })
+
+  return { timing, change, hold, move, mark, takeWay, turnOff }
+}

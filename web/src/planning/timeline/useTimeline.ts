@@ -1,0 +1,67 @@
+/** The plan of an order: asked for, watched while it is made, stopped. */
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+
+import { api, refusalOf, take } from '../../api/client'
+import type { Timeline } from '../../api/types'
+
+const BUSY = ['queued', 'running']
+const LOOKS_EVERY_MS = 400
+const REST_MS = 30_000
+
+export function useTimeline(id: () => string | undefined) {
+  const client = useQueryClient()
+  const refused = ref('')
+  const asking = ref(false)
+  const key = computed(() => ['timelines', id()])
+  const query = useQuery({
+    shallow: true,
+    queryKey: key,
+    queryFn: () =>
+      take<Timeline | null>(
+        api.GET('/api/timelines/of/{order_id}', {
+          params: { path: { order_id: id() ?? '' } },
+        }) as never,
+      ),
+    enabled: () => Boolean(id()),
+    refetchInterval: (one) =>
+      BUSY.includes(one.state.data?.state ?? '') ? LOOKS_EVERY_MS : REST_MS,
+  })
+  const busy = computed(() => BUSY.includes(query.data.value?.state ?? ''))
+
+  async function ask(near: boolean) {
+    refused.value = ''
+    asking.value = true
+    try {
+      const found = await take<Timeline>(
+        api.POST('/api/timelines/of/{order_id}', {
+          params: { path: { order_id: id() ?? '' } },
+          body: { near },
+        }) as never,
+      )
+      client.setQueryData(key.value, found)
+      await client.invalidateQueries({ queryKey: ['services'] })
+    } catch (error) {
+      refused.value = refusalOf(error).detail
+    } finally {
+      asking.value = false
+    }
+  }
+
+  async function stop() {
+    const now = query.data.value
+    if (!now) return
+    try {
+      await take(
+        api.POST('/api/timelines/{timeline_id}/stop', {
+          params: { path: { timeline_id: now.id } },
+        }) as never,
+      )
+      await query.refetch()
+    } catch (error) {
+      refused.value = refusalOf(error).detail
+    }
+  }
+
+  return { timeline: query.data, busy, asking, refused, ask, stop }
+}

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+/** The next service of the kitchen, and how long is left until then. */
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+
+import { api, take } from '../api/client'
+import type { NextService } from '../api/types'
+
+const LOOKS_EVERY_MS = 60_000
+const query = useQuery({
+  shallow: true,
+  queryKey: ['services', 'next'],
+  queryFn: () => take<NextService[]>(api.GET('/api/timelines/next') as never),
+  refetchInterval: LOOKS_EVERY_MS,
+})
+const next = computed(() => query.data.value?.[0])
+</script>
+
+<template>
+  <RouterLink
+    v-if="next"
+    class="service"
+    :to="`/plan/${next.order}`"
+    :title="next.first ? `${next.name}: first hands ${next.first}` : next.name"
+  >
+    <span class="wide-only">{{ next.title }}</span>
+    <strong>{{ next.hour }}</strong>
+    <span class="left">in {{ next.left }}</span>
+  </RouterLink>
+</template>
+
+<style scoped>
+.service {
+  align-items: baseline;
+  color: var(--strip-text);
+  display: inline-flex;
+  gap: 8px;
+  text-decoration: none;
+  white-space: nowrap;
+}
+
+.service:hover {
+  text-decoration: underline;
+}
+
+strong {
+  font: 700 17px var(--face-display);
+}
+
+.left {
+  font-size: 14px;
+}
+
+@media (max-width: 1180px) {
+  .left {
+    display: none;
+  }
+}
+</style>
