@@ -3,6 +3,7 @@
 import threading
 from collections.abc import Iterator
 from contextlib import contextmanager
+from functools import cached_property
 from os import cpu_count
 from time import monotonic
 
@@ -103,7 +104,7 @@ class _Making:
 
     def whole(self) -> None:
         """From the search to a plan that was checked, or to why there is none."""
-        before = self._before()
+        before = self._before
         keep = self.row.near and before is not None
         found = self._solved(before, keep=keep)
         if found is None:
@@ -129,6 +130,7 @@ class _Making:
             words = "No plan was found in this time, nor a reason why there is none."
             raise Refused(words) from None
 
+    @cached_property
     def _before(self) -> Planned | None:
         """The last plan of the order."""
         made = self.row.order.timelines.exclude(result=None).exclude(pk=self.row.pk)
@@ -145,7 +147,7 @@ class _Making:
         progress = ProgressOut(
             says=_aim(found), answers=self.answers, seconds=round(now - self.begun, 1)
         )
-        result = self._result(found, None)
+        result = self._result(found, self._before)
         Timeline.objects.filter(pk=self.row.pk).update(
             progress=progress.model_dump(mode="json"), result=result.model_dump(mode="json")
         )

@@ -97,10 +97,11 @@ def ask(request: MemberRequest, order_id: UUID, data: PlanIn) -> Any:
     order = find(member, ORDER, order_id)
     entry = OrderIn.model_validate(snapshot_order(order))
     moment = now()
-    night = night_of(member, entry, moment)
-    alike = order.timelines.filter(fingerprint=night.fingerprint, near=data.near)
+    # Beside another plan, what comes of it is that plan's too: it is worked out, and at once.
+    print_ = "" if data.near else night_of(member, entry, moment).fingerprint
+    alike = order.timelines.filter(fingerprint=print_).exclude(fingerprint="")
     known = alike.exclude(state__in=("failed", "stopped")).first()
-    if known and (known.state != "done" or _still(known, moment)):
+    if known and known == order.timelines.first() and _known(known, moment):
         return Status(202, _out(member, order, known, moment))
     with transaction.atomic():
         order.timelines.filter(state__in=("queued", "running")).update(stop_asked=True)
@@ -109,7 +110,7 @@ def ask(request: MemberRequest, order_id: UUID, data: PlanIn) -> Any:
             kitchen_id=member.kitchen_id,
             order=order,
             user=member.user,
-            fingerprint=night.fingerprint,
+            fingerprint=print_,
             asked=entry.model_dump(mode="json"),
             near=data.near,
             now_at=moment,
@@ -121,8 +122,10 @@ def ask(request: MemberRequest, order_id: UUID, data: PlanIn) -> Any:
     return Status(202, _out(member, order, row, moment))
 
 
-def _still(known: Timeline, moment: datetime) -> bool:
-    """Whether nothing of a plan lies in the past that has not been said to be done."""
+def _known(known: Timeline, moment: datetime) -> bool:
+    """Whether it is being worked out, or nothing of it lies in the past that is not marked."""
+    if known.state != "done":
+        return True
     if not known.result or not known.result.get("board"):
         return known.now_at.date() == moment.date()
     origin = datetime.fromisoformat(known.result["origin"])

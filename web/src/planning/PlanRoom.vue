@@ -39,7 +39,7 @@ const order = useOrder(() => id.value)
 const planned = usePlanned(() => order.draft.value)
 const undo = useUndo(() => id.value, order)
 const plan = useTimeline(() => id.value)
-const hand = usePlanByHand(order, plan)
+const hand = usePlanByHand(order, plan, undo.edit)
 const picked = ref<string | null>(null)
 const VIEWS = [
   { value: 'timeline', label: 'Timeline' },
@@ -183,7 +183,7 @@ async function make(name: string) {
           :planned="made"
           :problem="order.problem.value"
           :disabled="!mayWrite"
-          @change="(changed) => order.edit(changed)"
+          @change="(changed) => undo.edit(changed)"
         />
       </template>
     </template>

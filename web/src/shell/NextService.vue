@@ -1,19 +1,8 @@
 <script setup lang="ts">
 /** The next service of the kitchen, and how long is left until then. */
-import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { useNextService } from './useServices'
 
-import { api, take } from '../api/client'
-import type { NextService } from '../api/types'
-
-const LOOKS_EVERY_MS = 60_000
-const query = useQuery({
-  shallow: true,
-  queryKey: ['services', 'next'],
-  queryFn: () => take<NextService[]>(api.GET('/api/timelines/next') as never),
-  refetchInterval: LOOKS_EVERY_MS,
-})
-const next = computed(() => query.data.value?.[0])
+const next = useNextService()
 </script>
 
 <template>

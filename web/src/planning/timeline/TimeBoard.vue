@@ -25,11 +25,11 @@ const emit = defineEmits<{
 
 const GUTTER_PX = 52
 const GAP_PX = 3
-const PERSON_PX = 96
-const STATION_PX = 44
+const PERSON_PX = 90
+const STATION_PX = 40
 const TRACK_PX = 15
 const WIDEST_PX = 84
-const LETTERS_PX = 13.8
+const LETTERS_PX = 12.6
 
 const scroller = ref<HTMLElement | null>(null)
 const zoom = ref(2)
@@ -281,7 +281,7 @@ const ghost = computed(() => {
                 >
                   <span
                     v-if="isPerson(lane) && lines(one)"
-                    :style="{ webkitLineClamp: lines(one) }"
+                    :style="{ maxHeight: `${lines(one) * LETTERS_PX}px` }"
                   >
                     {{ one.title }}
                   </span>
@@ -356,15 +356,20 @@ const ghost = computed(() => {
 }
 
 .lane-head {
+  align-content: end;
   border-bottom: 2px solid var(--rule);
   display: grid;
-  font-size: 13px;
+  font-size: 12.5px;
   line-height: 1.2;
   overflow: hidden;
   padding-bottom: 3px;
 }
 
-.lane-head strong,
+.lane-head strong {
+  max-height: 2.4em;
+  overflow: hidden;
+}
+
 .lane-head small {
   overflow: hidden;
   text-overflow: ellipsis;
@@ -448,16 +453,15 @@ const ghost = computed(() => {
 .bar {
   border: 1px solid rgb(0 0 0 / 18%);
   cursor: grab;
-  font-size: 12.5px;
+  font-size: 12px;
   font-weight: 600;
-  line-height: 1.1;
+  line-height: 12.6px;
   padding: 0 4px;
   touch-action: none;
 }
 
 .bar span {
-  -webkit-box-orient: vertical;
-  display: -webkit-box;
+  display: block;
   overflow: hidden;
 }
 

@@ -1,7 +1,7 @@
 /** What is done to a plan by hand: tasks moved, held and marked, ways out taken; then re-planned. */
 import { computed, watch } from 'vue'
 
-import type { EasedWay, Timing } from '../../api/types'
+import type { EasedWay, OrderEntry, Timing } from '../../api/types'
 import type { useOrder } from '../usePlanning'
 import { momentOf } from './axis'
 import type { useTimeline } from './useTimeline'
@@ -34,6 +34,7 @@ const without = <One>(all: Record<string, One>, key: string) =>
 export function usePlanByHand(
   order: ReturnType<typeof useOrder>,
   plan: ReturnType<typeof useTimeline>,
+  edit: (changed: Partial<OrderEntry>) => Promise<void>,
 ) {
   const timing = computed<Timing>(() => order.draft.value?.timing ?? NO_TIMING)
   const result = computed(() => plan.timeline.value?.result ?? null)
@@ -44,8 +45,7 @@ export function usePlanByHand(
     const bars = result.value?.board?.bars.filter((one) => one.task === task) ?? []
     return bars.find((one) => people.has(one.lane)) ?? bars[0]
   }
-  const change = (changed: Partial<Timing>) =>
-    order.edit({ timing: { ...timing.value, ...changed } })
+  const change = (changed: Partial<Timing>) => edit({ timing: { ...timing.value, ...changed } })
   const isRow = (key: string | undefined) => (key && key.length === 36 ? key : null)
 
   function hold(task: string, change_: Hold | null) {
@@ -100,7 +100,7 @@ export function usePlanByHand(
       ...one,
       count: way.lines[one.key] ?? one.count,
     }))
-    await order.edit({ timing: way.timing, lines })
+    await edit({ timing: way.timing, lines })
     await plan.ask(false)
   }
 

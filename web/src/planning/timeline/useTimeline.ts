@@ -7,12 +7,16 @@ import type { Timeline } from '../../api/types'
 
 const BUSY = ['queued', 'running']
 const LOOKS_EVERY_MS = 400
+/** At first more often: a plan near to the one before is there at once. */
+const AT_FIRST_MS = 100
+const FIRST_MS = 2500
 const REST_MS = 30_000
 
 export function useTimeline(id: () => string | undefined) {
   const client = useQueryClient()
   const refused = ref('')
   const asking = ref(false)
+  let askedAt = 0
   const key = computed(() => ['timelines', id()])
   const query = useQuery({
     shallow: true,
@@ -25,13 +29,18 @@ export function useTimeline(id: () => string | undefined) {
       ),
     enabled: () => Boolean(id()),
     refetchInterval: (one) =>
-      BUSY.includes(one.state.data?.state ?? '') ? LOOKS_EVERY_MS : REST_MS,
+      !BUSY.includes(one.state.data?.state ?? '')
+        ? REST_MS
+        : Date.now() - askedAt < FIRST_MS
+          ? AT_FIRST_MS
+          : LOOKS_EVERY_MS,
   })
   const busy = computed(() => BUSY.includes(query.data.value?.state ?? ''))
 
   async function ask(near: boolean) {
     refused.value = ''
     asking.value = true
+    askedAt = Date.now()
     try {
       const found = await take<Timeline>(
         api.POST('/api/timelines/of/{order_id}', {
