@@ -10,6 +10,10 @@ from fernbell.server.kitchens.models import Kitchen
 JSON = "application/json"
 
 
+SERVED = "2060-03-13T19:00:00"
+"""By the wall; long from now."""
+
+
 @dataclass
 class Shelves:
     """A client and the rows it made."""
@@ -22,6 +26,7 @@ class Shelves:
     stack: dict[str, Any]
     order: dict[str, Any]
     vessel: dict[str, Any]
+    hand: dict[str, Any]
 
     def row(self, kind: str) -> dict[str, Any]:
         return getattr(self, kind)
@@ -35,6 +40,7 @@ PATHS = {
     "stack": "/api/stacks",
     "order": "/api/orders",
     "vessel": "/api/vessels",
+    "hand": "/api/hands",
 }
 
 
@@ -80,11 +86,18 @@ def stocked(client: Client, **known: Any) -> Shelves:
     dessert = made(client, "dessert", dessert_entry(mold["id"], formula["id"]))
     kept = {"name": "Cushion base", "shape": mold["shape"], "parts": dessert["parts"]}
     ordered = {"key": "a", "dessert": dessert["id"], "mold": mold["id"], "count": 3}
+    hand = made(client, "hand", {"name": "Ines", "skill": 3, "comes": "08:00", "leaves": "20:00"})
+    timing = {
+        "services": [{"key": "s", "at": SERVED}],
+        "off": [made(client, "hand", {"name": "Otto"})["id"]],
+        "held": {"a/0/0": {"by": hand["id"]}},
+    }
     return Shelves(
         *(client, ingredient, formula, mold, dessert),
         stack=made(client, "stack", kept),
-        order=made(client, "order", {"name": "Saturday", "lines": [ordered]}),
+        order=made(client, "order", {"name": "Saturday", "lines": [ordered], "timing": timing}),
         vessel=made(client, "vessel", {"name": "Large bowl", "kind": "bowl", "most": 6000}),
+        hand=hand,
     )
 
 
@@ -113,7 +126,8 @@ def entry_of(kind: str, row: dict[str, Any]) -> dict[str, Any]:
         ),
         "dessert": ("name", "mold", "built", "parts", "portions", "count", "sizes"),
         "stack": ("name", "shape", "parts"),
-        "order": ("name", "lines"),
+        "order": ("name", "lines", "timing"),
+        "hand": ("name", "skill", "comes", "leaves", "weekdays"),
         "vessel": ("name", "kind", "least", "most", "number"),
     }[kind]
     entry = {field: row[field] for field in fields}

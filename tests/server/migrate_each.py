@@ -19,7 +19,7 @@ from django.test.utils import setup_test_environment  # noqa: E402
 from fernbell.server.kitchens.models import Member  # noqa: E402
 from tests.server.conftest import client_of  # noqa: E402
 
-SHELVES = ("ingredients", "molds", "formulas", "desserts", "stacks", "orders", "vessels")
+SHELVES = ("ingredients", "molds", "formulas", "desserts", "stacks", "orders", "vessels", "hands")
 
 
 def read_all() -> tuple[dict[str, int], list[str]]:

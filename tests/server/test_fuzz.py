@@ -33,7 +33,7 @@ answers are is measured by the benches.
 EACH, EACH_LONG = 1, 16
 """Requests an operation, a role and a mode: 3 roles x 2 modes x 108 operations x 16 > 10 000."""
 ROLES = [role for *_, role in PEOPLE]
-SHELVES = ("ingredients", "molds", "formulas", "desserts", "stacks", "orders", "vessels")
+SHELVES = ("ingredients", "molds", "formulas", "desserts", "stacks", "orders", "vessels", "hands")
 
 
 @pytest.fixture(scope="module")

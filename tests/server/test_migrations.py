@@ -56,6 +56,7 @@ TABLES = {
     "stacks": "desserts_stack",
     "orders": "planning_order",
     "vessels": "planning_vessel",
+    "hands": "planning_hand",
 }
 
 

@@ -34,7 +34,7 @@ from fernbell.server.rows.clock import in_zone
 
 PLAN_S, NEAR_S, CONFLICT_S, WAY_S = 20.0, 4.0, 5.0, 3.0
 """How long is searched at most: for a plan, for one near another, in one try [s]."""
-_TELLS_EVERY_S, _LOOKS_EVERY_S = 0.4, 0.3
+_TELLS_EVERY_S, _LOOKS_EVERY_S = 0.2, 0.3
 
 
 @app.task(queue="plans", name="timeline")
@@ -43,20 +43,19 @@ def make_timeline(timeline: str) -> None:
     row = Timeline.objects.select_related("kitchen").filter(pk=timeline).first()
     if row is None or row.state not in ("queued", "running"):
         return
-    member = (
-        Member.objects.select_related("kitchen", "user")
-        .filter(kitchen=row.kitchen, user=row.user)
-        .first()
-    )
+    own = Member.objects.select_related("kitchen", "user")
+    member = own.filter(kitchen=row.kitchen, user=row.user).first()
     if member is None:
         _end(row, "failed", None)
         return
     row.state = "running"
     row.save(update_fields=["state"])
-    halt = Halt()
-    with in_zone(row.kitchen.time_zone), _watched(row, halt):
+    with in_zone(row.kitchen.time_zone):
         try:
-            _Making(row, member, halt).whole()
+            making = _Making(row, member)
+            with making.watched():
+                state, result = making.whole()
+            _end(row, state, result)
         except (Refused, CoreError) as refusal:
             words = refusal.detail if isinstance(refusal, Refused) else refusal.sentence()
             _end(row, "failed", ResultOut(origin=row.now_at, refused=words))
@@ -68,52 +67,80 @@ def _end(row: Timeline, state: str, result: ResultOut | None) -> None:
     row.save(update_fields=["state", "result"])
 
 
-@contextmanager
-def _watched(row: Timeline, halt: Halt) -> Iterator[None]:
-    """While this lasts, a request to stop reaches the search."""
-    over = threading.Event()
-
-    def look() -> None:
-        while not over.wait(_LOOKS_EVERY_S):
-            if Timeline.objects.filter(pk=row.pk, stop_asked=True).exists():
-                halt.ask()
-                break
-        connection.close()
-
-    watch = threading.Thread(target=look, daemon=True)
-    watch.start()
-    try:
-        yield
-    finally:
-        over.set()
-        watch.join()
+Made = tuple[str, ResultOut]
 
 
 class _Making:
     """One timeline in the making."""
 
-    def __init__(self, row: Timeline, member: Member, halt: Halt) -> None:
+    def __init__(self, row: Timeline, member: Member) -> None:
         self.row = row
         self.member = member
-        self.halt = halt
+        self.halt = Halt()
         self.entry = OrderIn.model_validate(row.asked)
         self.night: Night = night_of(member, self.entry, row.now_at)
         self.begun = monotonic()
-        self.told_at = 0.0
         self.answers = 0
+        self.says = ""
+        self.found: Outcome | None = None
+        self.news = threading.Event()
 
-    def whole(self) -> None:
+    def whole(self) -> Made:
         """From the search to a plan that was checked, or to why there is none."""
         before = self._before
-        keep = self.row.near and before is not None
-        found = self._solved(before, keep=keep)
+        found = self._solved(before, keep=self.row.near and before is not None)
         if found is None:
-            self._why()
-            return
+            return self._why()
         said = faults(self.night.work, found.plan)
         if said:
             raise AssertionError(f"a plan that does not hold: {said[0]}")
-        _end(self.row, "stopped" if found.stopped else "done", self._result(found, before))
+        return ("stopped" if found.stopped else "done"), self._result(found)
+
+    @contextmanager
+    def watched(self) -> Iterator[None]:
+        """While this lasts, what is found is told, and a request to stop reaches the search.
+
+        By a thread of its own: the solver tells of its answers in threads that come and go.
+        """
+        over = threading.Event()
+
+        def look() -> None:
+            try:
+                while not over.is_set():
+                    self.news.wait(_LOOKS_EVERY_S)
+                    self._tell()
+                    if Timeline.objects.filter(pk=self.row.pk, stop_asked=True).exists():
+                        self.halt.ask()
+                    over.wait(_TELLS_EVERY_S)
+            finally:
+                connection.close()
+
+        watch = threading.Thread(target=look, daemon=True)
+        watch.start()
+        try:
+            yield
+        finally:
+            over.set()
+            self.news.set()
+            watch.join()
+
+    def _tell(self) -> None:
+        """What is new, if anything is."""
+        if not self.news.is_set():
+            return
+        self.news.clear()
+        seconds = round(monotonic() - self.begun, 1)
+        progress = ProgressOut(says=self.says, answers=self.answers, seconds=seconds)
+        told = {"progress": progress.model_dump(mode="json")}
+        if self.found:
+            told["result"] = self._result(self.found).model_dump(mode="json")
+        Timeline.objects.filter(pk=self.row.pk, state="running").update(**told)
+
+    def _hear(self, found: Outcome) -> None:
+        """A better answer."""
+        self.answers += 1
+        self.found, self.says = found, _aim(found)
+        self.news.set()
 
     def _solved(self, before: Planned | None, *, keep: bool) -> Outcome | None:
         try:
@@ -123,7 +150,7 @@ class _Making:
                 workers=max(1, cpu_count() or 1),
                 near=before,
                 keep=keep,
-                tell=self._tell,
+                tell=self._hear,
                 halt=self.halt,
             )
         except TimeoutError:
@@ -137,30 +164,15 @@ class _Making:
         kept = next((x for x in made.values_list("result__plan", flat=True)[:3] if x), None)
         return plan_of(kept, self.night.clock) if kept else None
 
-    def _tell(self, found: Outcome) -> None:
-        """The first answer at once, better ones as often as can be looked at."""
-        self.answers += 1
-        now = monotonic()
-        if now - self.told_at < _TELLS_EVERY_S:
-            return
-        self.told_at = now
-        progress = ProgressOut(
-            says=_aim(found), answers=self.answers, seconds=round(now - self.begun, 1)
-        )
-        result = self._result(found, self._before)
-        Timeline.objects.filter(pk=self.row.pk).update(
-            progress=progress.model_dump(mode="json"), result=result.model_dump(mode="json")
-        )
-
-    def _result(self, found: Outcome, before: Planned | None) -> ResultOut:
+    def _result(self, found: Outcome) -> ResultOut:
         marks: dict[str, Mark] = {key: one.mark for key, one in self.entry.timing.marks.items()}
-        return result_of(self.night, found, before, marks)
+        return result_of(self.night, found, self._before, marks)
 
-    def _why(self) -> None:
+    def _why(self) -> Made:
         """Nothing fits: the demands in conflict, and what helps."""
         night = self.night
-        progress = ProgressOut(says="Nothing fits; looking for the reason", answers=0, seconds=0)
-        Timeline.objects.filter(pk=self.row.pk).update(progress=progress.model_dump(mode="json"))
+        self.found, self.says = None, "Nothing fits; looking for the reason"
+        self.news.set()
         every = demands(night.work, demand_words(night.commission, night.work, night.clock))
         found = conflict(night.work, every, seconds=CONFLICT_S, halt=self.halt)
         if found is None:
@@ -174,11 +186,11 @@ class _Making:
             seconds=WAY_S,
             halt=self.halt,
         )
-        state = "stopped" if self.halt.asked else "done"
-        _end(self.row, state, ResultOut(origin=night.clock.origin, conflict=said))
+        result = ResultOut(origin=night.clock.origin, conflict=said)
+        return ("stopped" if self.halt.asked else "done"), result
 
 
 def _aim(found: Outcome) -> str:
     """What is worked on."""
-    aim = found.reached[-1].aim
+    aim = found.reached[-1].aim if found.reached else None
     return f"on: {aim}" if aim else "on: everything as late as it goes"

@@ -9,7 +9,7 @@ from fernbell.server.desserts.models import Dessert
 from fernbell.server.molds.models import Mold
 from fernbell.server.planning.models import Hand, Order, Vessel
 from fernbell.server.planning.schemas import OrderIn, VesselIn
-from fernbell.server.planning.timing_schemas import HandIn
+from fernbell.server.planning.timing_schemas import HandIn, TimingIn
 from fernbell.server.problems import Invalid
 from fernbell.server.rows.policy import Keeper, rows
 from fernbell.server.rows.shelf import Brief, Shelf, Snapshot, briefs
@@ -87,7 +87,22 @@ def on_shelf(member: Keeper, data: OrderIn) -> tuple[list[Any], list[Any]]:
         if errors:
             raise Invalid(message, errors)
         found.append(list(known))
+    _works_here(member, data.timing)
     return found[0], found[1]
+
+
+def _works_here(member: Keeper, timing: TimingIn) -> None:
+    """Refuse hands of another kitchen; who works here no more may still be named."""
+    named = {f"timing.off.{at}": one for at, one in enumerate(timing.off)}
+    named |= {f"timing.held.{key}.by": one.by for key, one in timing.held.items() if one.by}
+    named |= {f"timing.marks.{key}.by": one.by for key, one in timing.marks.items() if one.by}
+    if not named:
+        return
+    known = set(rows(member, Hand).filter(pk__in=named.values()).values_list("pk", flat=True))
+    message = "Nobody of this kitchen."
+    errors = [{"field": at, "message": message} for at, key in named.items() if key not in known]
+    if errors:
+        raise Invalid(message, errors)
 
 
 def snapshot_order(row: Order) -> Snapshot:

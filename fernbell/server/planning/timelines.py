@@ -10,6 +10,7 @@ from ninja import Router, Status
 from fernbell.core.errors import CoreError
 from fernbell.core.planning.timeline import hours_words
 from fernbell.core.planning.timeline.places import places_of
+from fernbell.server.desserts.rows import DESSERT
 from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.kitchens.models import Member
 from fernbell.server.planning.assemble import vessels_of
@@ -47,6 +48,7 @@ def next_service(request: MemberRequest) -> Any:
 def start_by(request: MemberRequest, dessert_id: UUID) -> Any:
     """When a dessert is begun for its services to come, as planned last."""
     require(request.auth, Act.READ)
+    find(request.auth, DESSERT, dessert_id)
     found = []
     for one, order in _services(request.auth):
         kept = order.timelines.filter(state__in=_READY).exclude(result__plan={}).first()

@@ -1,0 +1,329 @@
+"""Timelines over the wire: asked for, made by a worker, stopped; conflicts, ways out, the day."""
+
+from datetime import datetime, timedelta
+from typing import Any
+
+import pytest
+from django.test import Client
+
+from fernbell.core.planning.timeline import Aim
+from fernbell.server.desserts.models import Dessert
+from fernbell.server.kitchens.models import Kitchen, Member
+from fernbell.server.molds.models import Mold
+from fernbell.server.planning import jobs
+from fernbell.server.planning.jobs import make_timeline
+from fernbell.server.planning.models import Hand, Order, Timeline, Vessel
+from fernbell.server.rows.clock import now
+from tests.server.api import post, put
+from tests.server.conftest import client_of
+
+DAYS = 3
+
+
+@pytest.fixture(autouse=True)
+def short_searches(monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(jobs, "PLAN_S", 4.0)
+
+
+def served_at(days: int = DAYS, hour: str = "20:15:00") -> str:
+    return f"{(now() + timedelta(days=days)).date()}T{hour}"
+
+
+def service(**more: Any) -> dict[str, Any]:
+    return {"key": "s", "title": "Interval", "at": served_at(), "waves": 3, **more}
+
+
+def change(client: Client, **timing: Any) -> dict[str, Any]:
+    """The full night with something else of its timing."""
+    row = client.get(f"/api/orders/{Order.objects.get().pk}").json()
+    data = {
+        "name": row["name"],
+        "lines": timing.pop("lines", row["lines"]),
+        "timing": {**row["timing"], "services": [service()], **timing},
+    }
+    answer = put(client, f"/api/orders/{row['id']}", {"revision": row["revision"], "data": data})
+    assert answer.status_code == 200, answer.content
+    return answer.json()
+
+
+def ask(client: Client, *, near: bool = False) -> Any:
+    return post(client, f"/api/timelines/of/{Order.objects.get().pk}", {"near": near})
+
+
+def planned(client: Client, *, near: bool = False) -> dict[str, Any]:
+    """Asked for, made as a worker makes it, and read."""
+    asked = ask(client, near=near)
+    assert asked.status_code == 202, asked.content
+    make_timeline(timeline=asked.json()["id"])
+    return client.get(f"/api/timelines/of/{Order.objects.get().pk}").json()
+
+
+def bar(found: dict[str, Any], title: str) -> dict[str, Any]:
+    return next(one for one in found["result"]["board"]["bars"] if one["title"].startswith(title))
+
+
+def moment(found: dict[str, Any], minute: int) -> str:
+    origin = datetime.fromisoformat(found["result"]["origin"])
+    return (origin + timedelta(minutes=minute)).isoformat()
+
+
+def test_the_full_night_is_planned_drawn_and_told(demo: Client) -> None:
+    change(demo)
+    found = planned(demo)
+    assert (found["state"], found["fresh"]) == ("done", True)
+    board = found["result"]["board"]
+    assert [one["title"] for one in board["lanes"][:3]] == ["Ottilie", "Bram", "Junia"]
+    assert [one["hour"] for one in board["services"]] == ["20:15", "20:25", "20:35"]
+    assert [one["folded"] for one in board["stretches"]] == [False, True, False]
+    assert "nobody at work" in board["stretches"][1]["says"]
+    assert all(one["gap"] <= 0.02 for one in found["result"]["reached"] if one["aim"])
+    assert len(found["result"]["told"]) == len({one["task"] for one in board["bars"]}) + 3
+    hours = [one["at_min"] for one in board["pulls"]]
+    assert hours == sorted(hours)
+    # Two trays of domes hold 16: 24 are filled twice, the mousse made for each.
+    titles = {one["title"] for one in board["bars"]}
+    assert {"White chocolate mousse 1: bloom, base, blend, fold"} <= titles
+    assert {one for one in titles if one.startswith("Foghorn domes 13–24: main pour")}
+
+
+def test_what_is_known_is_not_worked_out_twice(demo: Client) -> None:
+    change(demo)
+    first = planned(demo)
+    assert ask(demo).json()["id"] == first["id"]
+    assert Timeline.objects.count() == 1
+    change(demo, aims=[Aim.FRESH])
+    other = ask(demo).json()
+    assert other["id"] != first["id"]
+    # Another wish while it waits: only the last is made.
+    change(demo, aims=[Aim.LATE])
+    last = ask(demo).json()
+    assert Timeline.objects.get(pk=other["id"]).state == "stopped"
+    assert last["state"] == "queued"
+
+
+def test_an_order_changed_since_is_said_to_be(demo: Client) -> None:
+    change(demo)
+    assert planned(demo)["fresh"]
+    change(demo, days_ahead=2)
+    assert not demo.get(f"/api/timelines/of/{Order.objects.get().pk}").json()["fresh"]
+
+
+def test_a_search_is_stopped_and_keeps_its_best(demo: Client) -> None:
+    change(demo)
+    asked = ask(demo).json()
+    stopped = post(demo, f"/api/timelines/{asked['id']}/stop").json()
+    assert stopped["state"] == "stopped"
+    make_timeline(timeline=asked["id"])
+    assert Timeline.objects.get().result is None
+    assert ask(demo).json()["id"] != asked["id"]
+
+
+def test_too_few_molds_too_little_time_and_a_way_out_that_is_taken(demo: Client) -> None:
+    Mold.objects.filter(name="Domes 8 cm").update(owned=1)
+    change(demo, days_ahead=0, aims=[Aim.LATE])
+    found = planned(demo)
+    conflict = found["result"]["conflict"]
+    assert conflict["least"]
+    says = [one["says"] for one in conflict["demands"]]
+    assert any(one.startswith("service ") for one in says)
+    assert conflict["ways"]
+    way = next(one for one in conflict["ways"] if one["says"] == "Begin a day earlier")
+    assert way["timing"]["days_ahead"] == 1
+    row = Order.objects.get()
+    data = {"name": row.name, "lines": row.lines, "timing": way["timing"]}
+    entry = {"revision": row.revision, "data": data}
+    assert put(demo, f"/api/orders/{row.pk}", entry).status_code == 200
+    taken = planned(demo)
+    assert taken["result"]["board"]["first"] == way["first"]
+
+
+@pytest.mark.parametrize("kind", ["freezer", "oven", "mixer", "stove", "fridge"])
+def test_equipment_that_is_out_is_in_no_plan(demo: Client, kind: str) -> None:
+    own = Vessel.objects.filter(kind=kind).first()
+    assert own is not None
+    out = f"{own.name} 1" if own.number > 1 else own.name
+    change(demo, out=[out], lines=Order.objects.get().lines[:1])
+    found = planned(demo)
+    assert out in found["stations"]
+    lanes = {one["key"] for one in (found["result"]["board"] or {"lanes": []})["lanes"]}
+    assert out not in lanes
+    assert found["result"]["board"] or found["result"]["conflict"]
+
+
+def test_who_is_off_does_nothing(demo: Client) -> None:
+    bram = Hand.objects.get(name="Bram")
+    change(demo, off=[str(bram.pk)], lines=Order.objects.get().lines[:1])
+    lanes = planned(demo)["result"]["board"]["lanes"]
+    assert [one["title"] for one in lanes if one["kind"] == "person"] == ["Ottilie", "Junia"]
+
+
+def test_a_task_moved_by_hand_stays_and_what_moved_is_told(demo: Client) -> None:
+    change(demo)
+    found = planned(demo)
+    caramel = bar(found, "Amber caramel")
+    held = {caramel["task"]: {"at": moment(found, caramel["since_min"] - 45)}}
+    change(demo, held=held)
+    again = planned(demo, near=True)
+    assert bar(again, "Amber caramel")["since_min"] == caramel["since_min"] - 45
+    assert bar(again, "Amber caramel")["held"]
+    moved = again["result"]["moved"]
+    assert caramel["title"] in [one["title"] for one in moved]
+    assert len(moved) < 20
+
+
+def test_what_is_done_stays_what_failed_is_made_again(
+    demo: Client, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    change(demo)
+    found = planned(demo)
+    first = min(found["result"]["board"]["bars"], key=lambda one: one["since_min"])
+    # Begun an hour sooner than it has to be, there is time to make it again.
+    held = {first["task"]: {"at": moment(found, first["since_min"] - 60)}}
+    change(demo, held=held)
+    found = planned(demo, near=True)
+    first = bar(found, first["title"])
+    begun = datetime.fromisoformat(moment(found, first["since_min"]))
+    later = datetime.fromisoformat(moment(found, first["until_min"]))
+    marks = {
+        first["task"]: {"mark": "failed", "since": begun.isoformat(), "until": later.isoformat()}
+    }
+    change(demo, held={}, marks=marks)
+    for module in ("timelines", "night"):
+        monkeypatch.setattr(f"fernbell.server.planning.{module}.now", lambda: later, raising=False)
+    again = planned(demo, near=True)
+    twice = [one for one in again["result"]["board"]["bars"] if one["task"] == f"{first['task']}~"]
+    assert twice
+    assert all(one["since_min"] >= first["until_min"] for one in twice)
+    assert bar(again, first["title"])["mark"] == "failed"
+
+
+def test_lines_of_one_service_are_made_for_that_alone(demo: Client) -> None:
+    lines = [dict(one) for one in Order.objects.get().lines[:2]]
+    lines[0]["service"] = "late"
+    lines[1]["service"] = "early"
+    services = [
+        service(key="early", title="Friday", waves=1),
+        service(key="late", title="Saturday", at=served_at(DAYS + 1), waves=2),
+    ]
+    change(demo, lines=lines, services=services)
+    found = planned(demo)["result"]["board"]
+    assert [one["title"] for one in found["services"]] == [
+        "Friday",
+        "Saturday, wave 1",
+        "Saturday, wave 2",
+    ]
+    ends = {one["title"]: one["until_min"] for one in found["bars"] if one["sort"] == "finish"}
+    by_day = {title: end // 1440 for title, end in ends.items()}
+    assert {day for title, day in by_day.items() if title.startswith("Reedbed")} == {2}
+    assert {day for title, day in by_day.items() if title.startswith("Foghorn")} == {1}
+
+
+def test_the_strip_has_the_next_service_and_a_dessert_when_it_begins(demo: Client) -> None:
+    change(demo)
+    found = planned(demo)
+    told = demo.get("/api/timelines/next").json()
+    assert [one["title"] for one in told] == ["Interval"]
+    assert told[0]["first"] == found["result"]["board"]["first"]
+    assert told[0]["left"].endswith(("h", *[f"{one:02d}" for one in range(60)]))
+    dessert = Dessert.objects.get(name="Reedbed").pk
+    starts = demo.get(f"/api/timelines/start-by/{dessert}").json()
+    assert [one["start"] for one in starts] == [found["result"]["starts"]["reedbed"]]
+    nothing = Dessert.objects.get(name="Interval cups").pk
+    assert demo.get(f"/api/timelines/start-by/{nothing}").json() == []
+
+
+# Bad input
+
+
+@pytest.mark.parametrize(
+    ("timing", "field", "words"),
+    [
+        ({"services": []}, "timing.services", "at least one service"),
+        ({"services": [service(at="2020-01-01T20:00:00")]}, "timing.services.0.at", "It is over"),
+    ],
+)
+def test_what_cannot_be_planned_names_its_field(
+    demo: Client, timing: dict[str, Any], field: str, words: str
+) -> None:
+    change(demo, **timing)
+    answer = ask(demo)
+    assert answer.status_code == 422
+    assert answer.json()["errors"][0]["field"] == field
+    assert words in answer.json()["detail"]
+    assert not Timeline.objects.exists()
+
+
+@pytest.mark.parametrize(
+    ("timing", "words"),
+    [
+        ({"services": [service(waves=0)]}, "waves"),
+        ({"services": [service(), service()]}, "services with keys of their own"),
+        ({"days_ahead": 15}, "days"),
+        ({"not_before": "25:00"}, "not before"),
+        ({"aims": ["late", "late"]}, "aims"),
+        ({"held": {"a": {"minutes": 2}}}, "minutes"),
+        ({"off": ["00000000-0000-4000-8000-000000000000"]}, "Nobody of this kitchen"),
+        (
+            {"marks": {"a": {"mark": "done", "since": "2026-01-02T10:00Z", "until": "2026-01-02"}}},
+            "until",
+        ),
+    ],
+)
+def test_a_wrong_timing_is_not_saved(demo: Client, timing: dict[str, Any], words: str) -> None:
+    row = Order.objects.get()
+    data = {"name": row.name, "lines": row.lines, "timing": {**row.timing, **timing}}
+    answer = put(demo, f"/api/orders/{row.pk}", {"revision": row.revision, "data": data})
+    assert answer.status_code == 422
+    assert words.lower() in answer.content.decode().lower()
+    assert Order.objects.get().timing == row.timing
+
+
+def test_no_hands_at_all_is_said(demo: Client) -> None:
+    change(demo)
+    Hand.objects.all().delete()
+    answer = ask(demo)
+    assert answer.status_code == 422
+    assert answer.json()["errors"][0]["field"] == "hands"
+
+
+def test_somebody_who_comes_when_they_leave_is_refused(demo: Client) -> None:
+    entry = {"name": "Ghost", "comes": "08:00", "leaves": "08:00"}
+    answer = post(demo, "/api/hands", entry)
+    assert answer.status_code == 422
+    assert "leaves" in answer.content.decode().lower()
+
+
+def test_ten_thousand_covers_are_answered(demo: Client) -> None:
+    line = {**Order.objects.get().lines[0], "count": 10_000}
+    change(demo, lines=[line])
+    answer = ask(demo)
+    assert answer.status_code in (202, 422)
+    if answer.status_code == 202:
+        make_timeline(timeline=answer.json()["id"])
+        found = demo.get(f"/api/timelines/of/{Order.objects.get().pk}").json()
+        assert found["state"] in ("done", "failed")
+        assert found["result"]["conflict"] or found["result"]["refused"]
+
+
+def test_an_hour_is_lost_in_the_night_the_clock_goes_forward(demo: Client) -> None:
+    Kitchen.objects.update(time_zone="Europe/London")
+    member = Member.objects.get(user__username="demo-ottilie")
+    # 29 March 2048 is the last Sunday of its month.
+    change(client_of(member), services=[service(at="2048-03-29T20:15:00", waves=1)])
+    found = planned(client_of(member))
+    night = next(one for one in found["result"]["board"]["stretches"] if one["folded"])
+    ticks = found["result"]["board"]["ticks"]
+    before = max(one["at_min"] for one in ticks if one["at_min"] < night["since_min"])
+    after = min(one["at_min"] for one in ticks if one["at_min"] >= night["until_min"])
+    on_the_wall = {one["at_min"]: int(one["says"][:2]) for one in ticks}
+    hours = on_the_wall[after] + 24 - on_the_wall[before]
+    assert (after - before) / 60 == hours - 1
+
+
+def test_a_timeline_of_another_kitchen_is_not_there(demo: Client, stranger: Member) -> None:
+    change(demo)
+    asked = ask(demo).json()
+    other = client_of(stranger)
+    assert post(other, f"/api/timelines/{asked['id']}/stop").status_code == 404
+    assert other.get(f"/api/timelines/of/{Order.objects.get().pk}").status_code == 404
+    assert other.get("/api/timelines/next").json() == []
