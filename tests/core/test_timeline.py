@@ -316,6 +316,17 @@ def test_a_freezer_too_small_is_named() -> None:
     assert "Drawer, 6 l" in says
 
 
+def test_freezers_that_are_out_are_named_and_nothing_is_frozen_in_them() -> None:
+    work, kinds, says = refused(out=frozenset({"Blast freezer", "Freezer"}))
+    assert kinds == {DemandKind.PLACE, DemandKind.LINE}
+    assert "Freezer, which is out" in says
+    other = work_of(asked(out=frozenset({"Freezer"})))
+    found = solve(other, seconds=3)
+    assert found is not None
+    assert "Freezer" not in found.plan.places.values()
+    assert any("is in what is out" in one for one in faults(work, found.plan))
+
+
 def test_too_late_a_start_is_named() -> None:
     _, kinds, says = refused(opens=DAY + 600)
     assert DemandKind.OPENS in kinds

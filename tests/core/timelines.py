@@ -46,6 +46,7 @@ def asked(
     opens: int = 14 * 60,
     vessels: tuple[Vessel, ...] = KIT,
     waves: int = 3,
+    out: frozenset[str] = frozenset(),
 ) -> Commission:
     """Demo desserts served on the second evening: slug, how many, in how many molds."""
     lines = [
@@ -68,6 +69,7 @@ def asked(
         METHODS,
         aims=Aims(tuple(Aim), ((0, 510), (DAY, DAY + 510)), (SERVICE - 60, SERVICE)),
         opens_min=opens,
+        out=out,
     )
 
 

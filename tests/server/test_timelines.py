@@ -185,7 +185,12 @@ def test_what_is_done_stays_what_failed_is_made_again(
     begun = datetime.fromisoformat(moment(found, first["since_min"]))
     later = datetime.fromisoformat(moment(found, first["until_min"]))
     marks = {
-        first["task"]: {"mark": "failed", "since": begun.isoformat(), "until": later.isoformat()}
+        first["task"]: {
+            "mark": "failed",
+            "since": begun.isoformat(),
+            "until": later.isoformat(),
+            "by": first["lane"],
+        }
     }
     change(demo, held={}, marks=marks)
     for module in ("timelines", "night"):

@@ -47,7 +47,7 @@ def work_of(asked: Commission) -> Work:
         methods and the building of the desserts; where they name nothing, common practice.
     """
     order = planned(asked)
-    rooms = Rooms([one for one in places_of(asked.vessels) if one.key not in asked.out])
+    rooms = Rooms([replace(x, out=x.key in asked.out) for x in places_of(asked.vessels)])
     made = make(
         order.made, _kinds(asked), asked.methods, asked.sets_min, _trays(asked, order), rooms
     )

@@ -1,6 +1,6 @@
 """The timeline as a model of constraints; times are counted on the grid they all share."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from functools import reduce
 from itertools import combinations
 from math import gcd
@@ -10,6 +10,8 @@ from ortools.sat.python import cp_model
 from fernbell.core.planning.timeline.work import LONGEST_MIN, Aim, Hold, Planned, Point, Task, Work
 
 Spans = list[tuple[int, int]]
+Held = tuple[Hold, cp_model.IntervalVar, cp_model.IntVar | None]
+"""What a place holds, and the literal of its being there."""
 
 
 def merged(spans: Iterable[tuple[int, int]]) -> Spans:
@@ -57,9 +59,13 @@ class Model:
             return self.cp.new_constant(self._scaled(task.at_min))
         domain = self._may_start(task)
         if domain.is_empty():
-            self.cp.add_bool_or([self.cp.new_constant(0)])
+            self._never()
             domain = cp_model.Domain(0, 0)
         return self.cp.new_int_var_from_domain(domain, task.key)
+
+    def _never(self) -> None:
+        """Nothing fits, whatever else is chosen."""
+        self.cp.add_bool_or([self.cp.new_constant(0)])
 
     def _may_start(self, task: Task) -> cp_model.Domain:
         """Within hours, and not so late that it is overdue."""
@@ -145,23 +151,11 @@ class Model:
 
     def _rooms(self) -> None:
         """Each hold in one of its places; no place takes more than it can at once."""
-        inside: dict[str, list[tuple[Hold, cp_model.IntervalVar, cp_model.IntVar | None]]] = {}
+        inside: dict[str, list[Held]] = {}
         for hold in self.work.holds:
-            if self.work.task[hold.since.task].over and self.work.task[hold.until.task].over:
-                continue
-            since, until = self._point(hold.since), self._point(hold.until)
-            size = self.cp.new_int_var(0, self._scaled(2 * LONGEST_MIN), hold.key)
-            if len(hold.places) == 1:
-                only = self.cp.new_interval_var(since, size, until, hold.key)
-                inside.setdefault(hold.places[0], []).append((hold, only, None))
-                continue
-            chosen = {place: self.cp.new_bool_var(f"{hold.key} {place}") for place in hold.places}
-            self.cp.add_exactly_one(chosen.values())
-            self.cp.add(until - since == size)
-            self.where[hold.key] = chosen
-            for name, lit in chosen.items():
-                interval = self.cp.new_optional_interval_var(since, size, until, lit, hold.key)
-                inside.setdefault(name, []).append((hold, interval, lit))
+            if not all(self.work.task[one.task].over for one in (hold.since, hold.until)):
+                for name, interval, lit in self._held(hold):
+                    inside.setdefault(name, []).append((hold, interval, lit))
         for key, held in inside.items():
             place = self.work.place[key]
             amounts = [hold.amount for hold, _, _ in held]
@@ -173,11 +167,27 @@ class Model:
             if place.change_min:
                 self._heats(held, self._scaled(place.change_min))
 
-    def _heats(
-        self,
-        held: Sequence[tuple[Hold, cp_model.IntervalVar, cp_model.IntVar | None]],
-        change: int,
-    ) -> None:
+    def _held(
+        self, hold: Hold
+    ) -> Iterator[tuple[str, cp_model.IntervalVar, cp_model.IntVar | None]]:
+        """Where it may be, and the literal of its being there; none where there is no choice."""
+        since, until = self._point(hold.since), self._point(hold.until)
+        size = self.cp.new_int_var(0, self._scaled(2 * LONGEST_MIN), hold.key)
+        if all(self.work.place[one].out for one in hold.places):
+            self._never()
+        if len(hold.places) == 1:
+            yield hold.places[0], self.cp.new_interval_var(since, size, until, hold.key), None
+            return
+        chosen = {place: self.cp.new_bool_var(f"{hold.key} {place}") for place in hold.places}
+        self.cp.add_exactly_one(chosen.values())
+        self.cp.add(until - since == size)
+        self.where[hold.key] = chosen
+        for place, lit in chosen.items():
+            if self.work.place[place].out:
+                self.cp.add_bool_and([~lit])
+            yield place, self.cp.new_optional_interval_var(since, size, until, lit, hold.key), lit
+
+    def _heats(self, held: Sequence[Held], change: int) -> None:
         """One heat at a time, and time to go from one to another."""
         for (one, _, lit), (other, _, other_lit) in combinations(held, 2):
             if one.at_c is None or other.at_c is None or one.at_c == other.at_c:

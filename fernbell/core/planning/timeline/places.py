@@ -54,7 +54,8 @@ class Rooms:
     ) -> Iterator[Hold]:
         """So much in a place of one of these kinds; in several at once where one is too small.
 
-        Nothing where the kitchen has none of them: then it says nothing of them.
+        Nothing where the kitchen has none of them: then it says nothing of them. Where all are
+        out it is held in what is not there, and nothing fits.
 
         Args:
             key: what is held [key].
@@ -69,7 +70,8 @@ class Rooms:
         Source:
             counting.
         """
-        every = [one for one in self.places if one.kind in kinds]
+        known = [one for one in self.places if one.kind in kinds]
+        every = [one for one in known if not one.out] or known
         own = [one for one in every if one.title.startswith(tuple(named))] if named else []
         every = own or every
         if not every:

@@ -121,6 +121,8 @@ def _rooms(work: Work, plan: Planned) -> Iterator[str]:
     for hold in work.holds:
         if plan.places.get(hold.key) not in hold.places:
             yield f"{hold.key} is nowhere"
+        elif work.place[plan.places[hold.key]].out and not _settled(work, hold):
+            yield f"{hold.key} is in what is out"
         if at(work, plan, hold.until) < at(work, plan, hold.since):
             yield f"{hold.key} ends before it begins"
     for place in work.places:

@@ -5,7 +5,7 @@ from collections.abc import Callable, Iterable
 from fernbell.core.planning.timeline.asked import Commission
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.conflict import DemandKind
-from fernbell.core.planning.timeline.work import Hold, Planned, Point, Sort, Task, Work
+from fernbell.core.planning.timeline.work import Hold, Planned, Point, Sort, Station, Task, Work
 from fernbell.starter.hands import SKILLS
 
 UNITS = {"oven": "trays", "stove": "rings", "mold": "", "mixer": ""}
@@ -42,7 +42,7 @@ def demand_words(asked: Commission, work: Work, clock: Clock) -> Callable[[Deman
 
     def places(key: str) -> str:
         own = [one for one in work.places if key in (one.key, one.kind)]
-        return listed(_takes(one.title, one.kind, one.capacity) for one in own)
+        return listed(_takes(one) for one in own)
 
     def held(key: str) -> str:
         task = work.task[key]
@@ -63,9 +63,10 @@ def demand_words(asked: Commission, work: Work, clock: Clock) -> Callable[[Deman
     return lambda kind, key: says[kind](key)
 
 
-def _takes(title: str, kind: str, capacity: int) -> str:
-    unit = UNITS.get(kind, "l")
-    return f"{title}, {capacity} {unit}" if unit else title
+def _takes(one: Station) -> str:
+    unit = UNITS.get(one.kind, "l")
+    said = f"{one.title}, {one.capacity} {unit}" if unit else one.title
+    return f"{one.title}, which is out" if one.out else said
 
 
 def _shifts(work: Work, clock: Clock) -> str:

@@ -109,7 +109,7 @@ class Hold:
 class Station:
     """Something that takes so much at once: a stove by rings, a freezer by liters.
 
-    `change_min` is what another heat costs, both ways [min].
+    `change_min` is what another heat costs, both ways [min]; what is `out` takes nothing.
     """
 
     key: str
@@ -117,6 +117,7 @@ class Station:
     kind: str
     capacity: int
     change_min: int = 0
+    out: bool = False
 
     def __post_init__(self) -> None:
         check_range("capacity", self.capacity, least=1, most=1e7)

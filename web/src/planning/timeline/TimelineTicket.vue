@@ -91,8 +91,9 @@ const LENT: Record<string, string> = {
               :disabled="disabled"
               @change="turn(one)"
             />
-            {{ one }} <span v-if="out.includes(one)" class="wrong">is out</span>
+            {{ one }}
           </label>
+          <span v-if="out.includes(one)" class="wrong">is out</span>
         </li>
       </ul>
     </FoldCard>
@@ -155,6 +156,12 @@ const LENT: Record<string, string> = {
   text-align: left;
   text-decoration: underline;
   text-underline-offset: 2px;
+}
+
+.there li {
+  align-items: center;
+  display: flex;
+  gap: 8px;
 }
 
 .there label {

@@ -135,5 +135,11 @@ export function usePlanByHand(
       )
     })
 
+  // Whether the plan is of what was just saved.
+  watch(
+    () => order.row.value?.revision,
+    () => void plan.look(),
+  )
+
   return { timing, change, hold, move, mark, takeWay, turnOff }
 }

@@ -72,5 +72,5 @@ export function useTimeline(id: () => string | undefined) {
     }
   }
 
-  return { timeline: query.data, busy, asking, refused, ask, stop }
+  return { timeline: query.data, busy, asking, refused, ask, stop, look: () => query.refetch() }
 }
