@@ -7,6 +7,7 @@ from math import gcd
 
 from ortools.sat.python import cp_model
 
+from fernbell.core.planning.timeline.teams import shared_out, teams_of
 from fernbell.core.planning.timeline.work import LONGEST_MIN, Aim, Hold, Planned, Point, Task, Work
 
 Spans = list[tuple[int, int]]
@@ -43,6 +44,7 @@ class Model:
         self.work = work
         self.cp = cp_model.CpModel()
         self.grid = _grid(work)
+        self.teams = teams_of(work)
         self.who: dict[str, dict[str, cp_model.IntVar]] = {}
         self.where: dict[str, dict[str, cp_model.IntVar]] = {}
         self.start = {task.key: self._start(task) for task in work.tasks}
@@ -99,10 +101,10 @@ class Model:
             self.cp.add(self.start[after] - self.end(before) <= self._scaled(most))
 
     def _hands(self) -> None:
-        """Each task by one who may do it and is in; nobody does two things at once."""
-        own: dict[str, list[cp_model.IntervalVar]] = {one.key: [] for one in self.work.people}
+        """Each task by one who may do it and is in; of a team no more than there are at once."""
+        own: dict[str, list[cp_model.IntervalVar]] = {key: [] for key in self.teams}
         by_skill: dict[int, list[cp_model.IntervalVar]] = {}
-        busy: dict[str, Spans] = {one.key: [] for one in self.work.people}
+        busy: dict[str, Spans] = {key: [] for key in self.teams}
         for task in self.work.tasks:
             if task.skill is None or not task.minutes:
                 continue
@@ -111,31 +113,41 @@ class Model:
                     busy[task.by].append((task.at_min or 0, (task.at_min or 0) + task.minutes))
                 continue
             size = self._scaled(task.minutes)
-            able = self.work.able(task)
             whole = self.cp.new_fixed_size_interval_var(self.start[task.key], size, task.key)
             by_skill.setdefault(task.skill, []).append(whole)
-            chosen = {one.key: self.cp.new_bool_var(f"{task.key} by {one.key}") for one in able}
+            able = {one.key for one in self.work.able(task)}
+            chosen = {
+                key: self.cp.new_bool_var(f"{task.key} by {key}")
+                for key, team in self.teams.items()
+                if team[0].key in able
+            }
             self.cp.add_exactly_one(chosen.values())
             self.who[task.key] = chosen
-            for one in able:
-                lit = chosen[one.key]
-                own[one.key].append(
+            for key, lit in chosen.items():
+                own[key].append(
                     self.cp.new_optional_fixed_size_interval_var(
-                        self.start[task.key], size, lit, f"{task.key} {one.key}"
+                        self.start[task.key], size, lit, f"{task.key} {key}"
                     )
                 )
-                last = self.work.closes_min - task.minutes
-                hours = self._domain(one.shifts, task.minutes, last)
-                if hours.is_empty():
-                    self.cp.add_bool_and([~lit])
-                else:
-                    self.cp.add_linear_expression_in_domain(
-                        self.start[task.key], hours
-                    ).only_enforce_if(lit)
-        for one in self.work.people:
-            taken = [self._fixed(span) for span in merged(busy[one.key])]
-            self.cp.add_no_overlap([*own[one.key], *taken])
+                self._in_hours(task, key, lit)
+        for key, team in self.teams.items():
+            taken = [self._fixed(span) for span in merged(busy[key])]
+            if len(team) == 1:
+                self.cp.add_no_overlap([*own[key], *taken])
+            else:
+                self.cp.add_cumulative(own[key], [1] * len(own[key]), len(team))
         self._enough_hands(by_skill)
+
+    def _in_hours(self, task: Task, team: str, lit: cp_model.IntVar) -> None:
+        """Whoever does it is in."""
+        last = self.work.closes_min - task.minutes
+        hours = self._domain(self.teams[team][0].shifts, task.minutes, last)
+        if hours.is_empty():
+            self.cp.add_bool_and([~lit])
+        else:
+            self.cp.add_linear_expression_in_domain(self.start[task.key], hours).only_enforce_if(
+                lit
+            )
 
     def _enough_hands(self, by_skill: dict[int, list[cp_model.IntervalVar]]) -> None:
         """Said again over all hands, which is what a bound is proven by."""
@@ -305,7 +317,9 @@ class Model:
         for key, start in self.start.items():
             if key in plan.starts and self.work.task[key].at_min is None:
                 self.cp.add_hint(start, self._scaled(plan.starts[key]))
-        for chosen, said in ((self.who, plan.people), (self.where, plan.places)):
+        team = {one.key: key for key, own in self.teams.items() for one in own}
+        people = {key: team.get(one, "") for key, one in plan.people.items()}
+        for chosen, said in ((self.who, people), (self.where, plan.places)):
             for key, lits in chosen.items():
                 if said.get(key) in lits:
                     for name, lit in lits.items():
@@ -315,8 +329,12 @@ class Model:
         """The plan a solution stands for."""
         starts = {key: value.value(start) * self.grid for key, start in self.start.items()}
         people = {task.key: task.by for task in self.work.tasks if task.over and task.by}
+        spans: dict[str, dict[str, tuple[int, int]]] = {key: {} for key in self.teams}
         for key, lits in self.who.items():
-            people[key] = next(name for name, lit in lits.items() if value.boolean_value(lit))
+            team = next(name for name, lit in lits.items() if value.boolean_value(lit))
+            spans[team][key] = starts[key], starts[key] + self.work.task[key].minutes
+        for key, own in spans.items():
+            people |= shared_out(own, self.teams[key])
         places = {one.key: one.places[0] for one in self.work.holds}
         for key, lits in self.where.items():
             places[key] = next(name for name, lit in lits.items() if value.boolean_value(lit))
