@@ -82,10 +82,12 @@ def ganache(page: Page) -> None:
 
 
 def plan(page: Page) -> None:
-    """An order in batches."""
-    page.get_by_role("link", name="Plan").click()
-    page.get_by_role("heading", name="Full night, 96 covers").wait_for()
-    page.get_by_role("heading", name="White chocolate mousse").first.scroll_into_view_if_needed()
+    """The full night, planned backwards from its service; a task picked."""
+    page.get_by_role("link", name="Plan", exact=True).click()
+    page.get_by_role("button", name="Plan it").click()
+    page.get_by_role("button", name="Plan again").wait_for()
+    page.locator("[data-person]").get_by_role("button", name="Toasted barley mousse").click()
+    page.get_by_role("region", name="The task").wait_for()
 
 
 def beside(page: Page) -> None:

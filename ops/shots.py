@@ -1,6 +1,6 @@
 """./fern shots: pictures of the main views from the demo kitchen, into docs/screenshots."""
 
-from ops.application import Door, application, environment, prepare_database
+from ops.application import Door, application, environment, prepare_database, workers
 from ops.install import PYTHON
 from ops.postgres import free_port, throwaway
 from ops.run import quietly
@@ -16,7 +16,7 @@ def shots() -> int:
         env = environment(cluster, "shots", demo=True)
         prepare_database(env, demo=True)
         port = free_port()
-        with application(env, Door(port), cluster.home):
+        with application(env, Door(port), cluster.home), workers(env):
             quietly(
                 "shots",
                 [PYTHON, "-m", "ops.pictures", f"http://127.0.0.1:{port}"],

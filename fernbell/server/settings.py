@@ -137,6 +137,9 @@ CONTENT_SECURITY_POLICY = {
     }
 }
 
+# How long a plan is searched for at most.
+PLAN_SECONDS = _whole("FERNBELL_PLAN_SECONDS") or 20
+
 USE_TZ = True
 TIME_ZONE = "UTC"
 USE_I18N = False

@@ -1,12 +1,17 @@
 """Every screen against the rules of axe-core (WCAG 2.1 A and AA)."""
 
 from collections.abc import Callable
+from datetime import timedelta
 from pathlib import Path
 from typing import Any
 
 import pytest
+from django.conf import settings as django_settings
 from playwright.sync_api import Page, expect
 
+from fernbell.server.planning.jobs import make_timeline
+from fernbell.server.planning.models import Order, Timeline
+from fernbell.server.rows.clock import now
 from tests.browser.conftest import come_in, enter, pick, still
 
 AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
@@ -157,11 +162,40 @@ ROOMS = {
     "the molds": room("Molds", "Ring 20"),
     "a pasted list": pasted,
 }
+
+
+def timeline(page: Page) -> None:
+    """The full night planned, a task picked; then its lists."""
+    row = Order.objects.get()
+    row.timing["services"][0]["at"] = f"{(now() + timedelta(days=3)).date()}T20:15:00"
+    row.save()
+    page.get_by_role("link", name="Plan", exact=True).click()
+    page.get_by_role("button", name="Plan it").click()
+    expect(page.get_by_role("button", name="Stop", exact=True)).to_be_visible()
+    django_settings.PLAN_SECONDS = 3
+    make_timeline(timeline=str(Timeline.objects.get().pk))
+    page.locator("[data-person]").get_by_role("button").first.click()
+    expect(page.get_by_role("region", name="The task")).to_be_visible()
+    for folded in ("Who works here", "What it is made in"):
+        page.get_by_role("button", name=folded).click()
+
+
+def planned_as(view: str) -> Callable[[Page], None]:
+    return lambda page: page.get_by_role("button", name=view, exact=True).click()
+
+
+PLANNING = {
+    "a timeline": timeline,
+    "by person": planned_as("By person"),
+    "to pull": planned_as("To pull"),
+    "ovens and stores": planned_as("Ovens and stores"),
+    "read aloud": planned_as("Read aloud"),
+}
 WRITING = {"a remedy": remedy, "two revisions": comparing, "how one reads": settings}
 
 
 @pytest.mark.parametrize(
-    "screens", [COMPOSING, {"sheets": sheets}, ROOMS, WRITING, SETTING, BESIDE]
+    "screens", [COMPOSING, {"sheets": sheets}, ROOMS, WRITING, SETTING, BESIDE, PLANNING]
 )
 def test_axe_finds_nothing(
     page: Page, demo: str, screens: dict[str, Callable[[Page], None]]

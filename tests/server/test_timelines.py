@@ -5,12 +5,12 @@ from typing import Any
 
 import pytest
 from django.test import Client
+from pytest_django import Settings
 
 from fernbell.core.planning.timeline import Aim
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.molds.models import Mold
-from fernbell.server.planning import jobs
 from fernbell.server.planning.jobs import make_timeline
 from fernbell.server.planning.models import Hand, Order, Timeline, Vessel
 from fernbell.server.rows.clock import now
@@ -21,8 +21,8 @@ DAYS = 3
 
 
 @pytest.fixture(autouse=True)
-def short_searches(monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.setattr(jobs, "PLAN_S", 4.0)
+def short_searches(settings: Settings) -> None:
+    settings.PLAN_SECONDS = 4
 
 
 def served_at(days: int = DAYS, hour: str = "20:15:00") -> str:

@@ -7,6 +7,7 @@ from functools import cached_property
 from os import cpu_count
 from time import monotonic
 
+from django.conf import settings
 from django.db import connection
 from procrastinate.contrib.django import app
 
@@ -32,8 +33,8 @@ from fernbell.server.planning.ways import conflict_out
 from fernbell.server.problems import Refused
 from fernbell.server.rows.clock import in_zone
 
-PLAN_S, NEAR_S, CONFLICT_S, WAY_S = 20.0, 4.0, 5.0, 3.0
-"""How long is searched at most: for a plan, for one near another, in one try [s]."""
+NEAR_S, CONFLICT_S, WAY_S = 4.0, 5.0, 3.0
+"""How long is searched at most: for a plan near another, in one try of each [s]."""
 _TELLS_EVERY_S, _LOOKS_EVERY_S = 0.2, 0.3
 
 
@@ -146,7 +147,7 @@ class _Making:
         try:
             return solve(
                 self.night.work,
-                seconds=NEAR_S if keep else PLAN_S,
+                seconds=NEAR_S if keep else settings.PLAN_SECONDS,
                 workers=max(1, cpu_count() or 1),
                 near=before,
                 keep=keep,

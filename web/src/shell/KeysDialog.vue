@@ -36,6 +36,14 @@ const GROUPS = [
     ],
   },
   {
+    title: 'On the timeline',
+    rows: [
+      { keys: '↑ ↓', name: 'On to the next task of the lane' },
+      { keys: 'Alt ↑ ↓', name: 'Begin it 5 min sooner or later; 30 with Shift' },
+      { keys: 'Alt ← →', name: 'Hand it to the next person' },
+    ],
+  },
+  {
     title: 'On the dial',
     rows: [
       { keys: '← →', name: 'A little softer or firmer; Page Up and Page Down by ten' },

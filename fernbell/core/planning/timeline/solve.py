@@ -12,7 +12,7 @@ from fernbell.core.planning.timeline.work import Aim, Planned, Work
 ENOUGH = 0.005
 """A gap that nobody would see on the board [1]."""
 _SEED = 7
-_TIDY = 0.3
+_TIDY = 0.15
 """Of all the time, what is given to moving things later that no aim asks for [1]."""
 
 

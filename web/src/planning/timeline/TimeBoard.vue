@@ -555,7 +555,7 @@ const ghost = computed(() => {
 
 .floor {
   align-items: center;
-  background: var(--bronze);
+  background: var(--bronze-text);
   border-radius: 6px;
   bottom: 0;
   color: var(--paper);
@@ -564,7 +564,6 @@ const ghost = computed(() => {
   justify-content: space-between;
   padding: 5px 12px;
   position: sticky;
-  text-shadow: 0 1px 1px rgb(0 0 0 / 35%);
   z-index: 4;
 }
 </style>

@@ -65,7 +65,7 @@ export function inkOn(color: string): string {
     one <= 0.03928 ? one / 12.92 : ((one + 0.055) / 1.055) ** 2.4,
   )
   const light = 0.2126 * (linear[0] ?? 0) + 0.7152 * (linear[1] ?? 0) + 0.0722 * (linear[2] ?? 0)
-  return light > 0.2 ? '#17241d' : '#ffffff'
+  return light > 0.179 ? '#000000' : '#ffffff'
 }
 
 /** What lies in each lane. */

@@ -1,6 +1,6 @@
 /** The plan of an order: asked for, watched while it is made, stopped. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 
 import { api, refusalOf, take } from '../../api/client'
 import type { Timeline } from '../../api/types'
@@ -35,6 +35,16 @@ export function useTimeline(id: () => string | undefined) {
           ? AT_FIRST_MS
           : LOOKS_EVERY_MS,
   })
+  /** Until the next has an answer, the one before stays on the screen. */
+  const before = shallowRef<Timeline | null>(null)
+  watch([key, query.data], ([, now], [keyBefore]) => {
+    if (keyBefore?.[1] !== id()) before.value = null
+    if (now?.result) before.value = now
+  })
+  const timeline = computed(() => {
+    const now = query.data.value
+    return now && { ...now, result: now.result ?? before.value?.result ?? null }
+  })
   const busy = computed(() => BUSY.includes(query.data.value?.state ?? ''))
 
   async function ask(near: boolean) {
@@ -48,6 +58,8 @@ export function useTimeline(id: () => string | undefined) {
           body: { near },
         }) as never,
       )
+      // What was asked before is not of this one.
+      await client.cancelQueries({ queryKey: key.value })
       client.setQueryData(key.value, found)
       await client.invalidateQueries({ queryKey: ['services'] })
     } catch (error) {
@@ -72,5 +84,5 @@ export function useTimeline(id: () => string | undefined) {
     }
   }
 
-  return { timeline: query.data, busy, asking, refused, ask, stop, look: () => query.refetch() }
+  return { timeline, busy, asking, refused, ask, stop, look: () => query.refetch() }
 }
