@@ -189,6 +189,7 @@ def test_three_desserts_in_two_sizes_are_merged_set_out_and_bought(page: Page, d
     expect(small).to_contain_text("6 × Ø 16 cm, 72 portions")
     put_in("Foghorn domes", "48")
     put_in("Beekeeper's tart", "3")
+    page.get_by_role("button", name="Batches", exact=True).click()
     cards = page.get_by_role("list", name="Formulas in the order of making")
     base = cards.get_by_role("listitem").filter(
         has=page.get_by_role("heading", name="Rye crumble base", exact=True)

@@ -143,6 +143,32 @@ def test_the_full_night_from_plan_to_way_out_to_a_move(night: Page) -> None:
         expect(page.get_by_text(re.compile("20:15: Interval, wave 1 is served"))).to_be_visible()
 
 
+def test_two_workers_share_what_there_is_to_do(page: Page, demo: str, night: Page) -> None:
+    order = Order.objects.get()
+    more = Order.objects.create(
+        kitchen=order.kitchen, name="Another night", lines=order.lines, timing=order.timing
+    )
+    page.evaluate(
+        """async (orders) => {
+          const token = document.cookie.match(/csrftoken=([^;]+)/)[1]
+          const headers = { 'Content-Type': 'application/json', 'X-CSRFToken': token }
+          for (const one of orders) await fetch(`/api/timelines/of/${one}`,
+            { method: 'POST', headers, body: '{"near": false}' })
+        }""",
+        [str(order.pk), str(more.pk)],
+    )
+    with worker(), worker():
+        busy: set[int] = set()
+        until = time.monotonic() + 40
+        while Timeline.objects.exclude(state="done").exists():
+            assert time.monotonic() < until
+            with connection.cursor() as cursor:
+                cursor.execute("SELECT worker_id FROM procrastinate_jobs WHERE status = 'doing'")
+                busy |= {one for (one,) in cursor.fetchall()}
+            time.sleep(0.05)
+    assert len(busy) == 2
+
+
 def test_what_a_killed_worker_had_begun_is_taken_up_again(night: Page) -> None:
     page = night
     with worker() as first:

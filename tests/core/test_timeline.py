@@ -9,12 +9,14 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from fernbell.core.desserts import Dessert, Held
 from fernbell.core.errors import CoreError, OutOfRange, UnknownKey
 from fernbell.core.formulas import LegKind, OvenLeg, Step, Wait, WaitKind
-from fernbell.core.planning import Vessel
+from fernbell.core.planning import Ordered, Vessel
 from fernbell.core.planning.timeline import (
     Aim,
     Aims,
+    AskedLine,
     Climate,
     Clock,
     DemandKind,
@@ -49,9 +51,11 @@ from fernbell.core.planning.timeline import (
     without,
     work_of,
 )
-from fernbell.core.planning.timeline.building import lots_of
+from fernbell.core.planning.timeline.lots import lots_of
 from fernbell.core.planning.timeline.making import blocks, link_of
 from fernbell.core.planning.timeline.places import Rooms, places_of
+from tests.core.drawing import desserts
+from tests.core.kitchen import BOOK as TEST_BOOK
 from tests.core.timelines import DAY, DEMO, KIT, SERVICE, asked, random_work
 
 ZONE = ZoneInfo("Europe/London")
@@ -373,9 +377,48 @@ def test_every_demo_dessert_becomes_work_that_can_be_planned(slug: str, count: i
     }
     served = [one for one in work.tasks if one.sort is Sort.FINISH]
     assert served
-    for one in work.tasks:
-        assert one.minutes % 5 == 0
-        assert one.sort is Sort.SERVE or any(one.key in (x.before, x.after) for x in work.links)
+    assert all(one.minutes % 5 == 0 for one in work.tasks)
+    assert loose(work) == []
+    found = solve(work, seconds=3)
+    assert found is not None
+    assert faults(work, found.plan) == ()
+
+
+def loose(work: Work) -> list[str]:
+    """Tasks that nothing waits for, though they are no service."""
+    before = {one.before for one in work.links}
+    return [one.title for one in work.tasks if one.key not in before and one.sort is not Sort.SERVE]
+
+
+@settings(max_examples=40, deadline=None)
+@given(desserts(), st.integers(1, 30), st.one_of(st.none(), st.integers(1, 4)))
+def test_of_whatever_is_drawn_nothing_is_made_for_nothing(
+    dessert: Dessert, count: int, owned: int | None
+) -> None:
+    line = AskedLine("a", Ordered("Test", dessert, count), "m", 1, owned)
+    order = replace(asked(), lines=[line], book=TEST_BOOK, methods={})
+    work = work_of(order)
+    assert loose(work) == []
+    keys = [one.key for one in work.holds]
+    assert len(set(keys)) == len(keys)
+    for one in work.holds:
+        assert all(one.amount <= work.place[place].capacity for place in one.places)
+
+
+def test_what_is_set_on_a_dessert_is_built_before() -> None:
+    tart = replace(DEMO["beekeeper"], holds=(Held("dome", DEMO["foghorn"], 3),))
+    order = asked()
+    lines = [replace(order.lines[0], ordered=Ordered("Tart with domes", tart, 2), mold="x")]
+    work = work_of(replace(order, lines=lines))
+    assert loose(work) == []
+    unmolded = next(one for one in work.tasks if one.title.startswith("Foghorn domes: unmold"))
+    # 3 min begun; 2 min to unmold and 3 to spray, 0.3 of that for one portion, 3 on each of 2.
+    assert unmolded.minutes == 15
+    holder = next(one for one in work.tasks if "set on foghorn" in one.title.lower())
+    assert any(
+        (one.before, one.after) == (unmolded.key, holder.key) and one.least_min >= 120
+        for one in work.links
+    )
     found = solve(work, seconds=3)
     assert found is not None
     assert faults(work, found.plan) == ()

@@ -89,7 +89,6 @@ def stocked(client: Client, **known: Any) -> Shelves:
     hand = made(client, "hand", {"name": "Ines", "skill": 3, "comes": "08:00", "leaves": "20:00"})
     timing = {
         "services": [{"key": "s", "at": SERVED}],
-        "off": [made(client, "hand", {"name": "Otto"})["id"]],
         "held": {"a/0/0": {"by": hand["id"]}},
     }
     return Shelves(

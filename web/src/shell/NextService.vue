@@ -40,6 +40,12 @@ strong {
   font-size: 14px;
 }
 
+@media (max-width: 760px) {
+  .service {
+    display: none;
+  }
+}
+
 @media (max-width: 1180px) {
   .left {
     display: none;

@@ -6,7 +6,6 @@ import math
 from collections.abc import Container, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from functools import cached_property
-from itertools import pairwise
 
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.practice import INSERT_FREEZE
@@ -16,6 +15,7 @@ from fernbell.core.formulas import Wait, WaitKind
 from fernbell.core.molds import trays
 from fernbell.core.planning.order import MadeFormula
 from fernbell.core.planning.timeline.asked import AskedLine, Wave
+from fernbell.core.planning.timeline.lots import Lot, at_once, lots_of, waves_of
 from fernbell.core.planning.timeline.making import Made, kept_in, link_of, on_grid, state_of
 from fernbell.core.planning.timeline.places import Rooms
 from fernbell.core.planning.timeline.work import Climate, Hold, Link, Point, Sort, Station, Task
@@ -27,6 +27,8 @@ _CUT, _PLATED = practice("portion cut"), practice("portion plated")
 _CUT_AHEAD, _KEEPS = int(practice("cut ahead, most")), int(practice("finished keeps"))
 _STACKED = practice("stacked")
 _USUAL = (1.0, APPRENTICE)
+_HOLDS = "hold"
+"""The stage in which other desserts are set on or in it."""
 _SHAPED = ("puff", "lining", "sheet")
 """Stages that are the shaping of what then bakes: the method has them before its oven."""
 _CAPS = "disc"
@@ -48,6 +50,10 @@ class Group:
     def parts(self) -> frozenset[str]:
         """Parts it has to do with."""
         return frozenset(part for stage in self.stages for part in stage.parts)
+
+
+_BARE = Group((), (), None)
+"""What nothing is done for, as a box that others are set in."""
 
 
 def groups_of(
@@ -129,81 +135,6 @@ def _group(made: MeasuredDessert, stages: tuple[Stage, ...], carried: Sequence[s
     )
 
 
-@dataclass(frozen=True, slots=True)
-class Lot:
-    """Some of a line, built together: which of them, and for which waves of it."""
-
-    number: int
-    first: int
-    count: int
-    waves: tuple[tuple[int, int], ...]
-    """By the number of the wave, how many are for it."""
-
-
-def at_once(line: AskedLine) -> int | None:
-    """How many of a line there are molds for.
-
-    Args:
-        line: of an order [AskedLine].
-    Returns:
-        desserts; None where molds are enough [1].
-    Source:
-        counting.
-    """
-    return None if line.owned is None else line.owned * line.cavities
-
-
-def waves_of(line: AskedLine, waves: Sequence[Wave]) -> list[tuple[int, Wave]]:
-    """The waves in which a line is served.
-
-    Args:
-        line: of an order [AskedLine].
-        waves: all of them, in order [Wave].
-    Returns:
-        each with its number among all, and its share of the line, shape (n,) [1].
-    Source:
-        counting.
-    """
-    own = [(at, x) for at, x in enumerate(waves) if line.service in ("", x.service)]
-    every = sum(one.share for _, one in own)
-    return [(at, replace(one, share=one.share / every)) for at, one in own]
-
-
-def lots_of(count: int, waves: Sequence[Wave], most: int | None) -> tuple[Lot, ...]:
-    """A line in lots: what is served on one day together, no more than the molds take.
-
-    Args:
-        count: desserts of the line [1].
-        waves: services with their shares, in order [Wave].
-        most: desserts that are molded at once; None where molds are enough [1].
-    Returns:
-        lots in order; together they are the line, and as even as they go [Lot].
-    Source:
-        counting.
-    """
-    if not waves:
-        return ()
-    ends = [round(count * sum(one.share for one in waves[: at + 1])) for at in range(len(waves))]
-    ends[-1] = count
-    found: list[Lot] = []
-    first = 0
-    for day in dict.fromkeys(one.day for one in waves):
-        last = max(end for end, one in zip(ends, waves, strict=True) if one.day == day)
-        own = last - first
-        number = 1 if most is None else math.ceil(own / most)
-        for at in range(number if own else 0):
-            begin = first + own * at // number
-            end = first + own * (at + 1) // number
-            shares = [
-                (wave, min(end, high) - max(begin, low))
-                for wave, (low, high) in enumerate(pairwise([0, *ends]))
-                if min(end, high) > max(begin, low)
-            ]
-            found.append(Lot(len(found), begin, end - begin, tuple(shares)))
-        first = last
-    return tuple(found)
-
-
 @dataclass
 class Built:
     """Tasks of the building of every line, and molds as places."""
@@ -276,6 +207,15 @@ class _Line:
     fed: Fed
     rooms: Rooms
     built: Built
+    each: int = 1
+    under: str = ""
+    called: str = ""
+    """Of a dessert that another holds: how many each of that does, its key there, its name."""
+
+    @property
+    def key(self) -> str:
+        """Before the keys of its tasks."""
+        return f"{self.line.key}{self.under}"
 
     def whole(self, waves: Sequence[Wave]) -> None:
         """Its lots, then each wave finished and served."""
@@ -293,7 +233,7 @@ class _Line:
     @property
     def title(self) -> str:
         """What its tasks are called by."""
-        return self.line.title or self.name
+        return self.called or self.line.title or self.name
 
     @cached_property
     def _stages(self) -> tuple[Stage, ...]:
@@ -313,12 +253,7 @@ class _Line:
         told = {stage.code for group in self._groups for stage in group.stages}
         if _CAPS in told:
             return
-        capping = {
-            x for one in self._stages if one.code == _CAPS for x in _formulas(self.size, one)
-        }
-        shaped = {
-            x for one in self._stages if one.code in _SHAPED for x in _formulas(self.size, one)
-        }
+        capping, shaped = self._formulas_of((_CAPS,)), self._formulas_of(_SHAPED)
         for formula in capping & self.made.wait.keys():
             link = self.made.wait[formula]
             for (key, _), last in self.made.last.items():
@@ -336,7 +271,9 @@ class _Line:
         several = most is not None and self.count > most
         used: dict[str, int] = {}
         reached = 0
-        for at, group in enumerate(one for one in self._groups if not one.at_service):
+        held = [one.lot(lot) for one in self._held()]
+        own = [one for one in self._groups if not one.at_service]
+        for at, group in enumerate(own):
             task = self._task(group, lot, at, several=several)
             self.built.tasks.append(task)
             self._formulas(group, lot, task, used, reached)
@@ -344,15 +281,43 @@ class _Line:
             before = self._before(group, chain, done)
             for other, earlier in before:
                 self._follows(other.wait, earlier, task, lot, other)
+            if at == len(own) - 1 or any(one.code == _HOLDS for one in group.stages):
+                for ready, wait in held:
+                    self._follows(wait, ready, task, lot, group)
+                held = []
             done.append((group, task))
             if not group.aside:
                 chain.append((group, task))
         if not chain:
-            empty = Task(f"{self.line.key}/{lot.number}/ready", f"{self.title}: set out", 5, 1)
+            empty = Task(f"{self.key}/{lot.number}/ready", f"{self.title}: set out", 5, APPRENTICE)
             self.built.tasks.append(empty)
-            return empty, None
+            for ready, wait in (*held, *((task, group.wait) for group, task in done)):
+                self._follows(wait, ready, empty, lot, _BARE)
+            chain.append((_BARE, empty))
+        self._formulas(self._elsewhere, lot, chain[0][1], {})
         self._mold(chain, lot)
         return chain[-1][1], chain[-1][0].wait
+
+    @property
+    def _elsewhere(self) -> Group:
+        """What no stage tells of is there before the first."""
+        told = {formula for one in self._groups for formula in one.formulas}
+        own = (one.formula for one in self.size.parts if one.make is not None)
+        caps = self._formulas_of((_CAPS,))
+        return Group((), tuple(one for one in dict.fromkeys(own) if one not in told | caps), None)
+
+    def _held(self) -> Iterator["_Line"]:
+        """The desserts it holds, each built beside it and then set."""
+        for one in self.size.holds:
+            held = replace(
+                self,
+                size=one.made,
+                each=self.each * one.held.each,
+                under=f"{self.under}+{one.held.key}",
+                called=one.name,
+            )
+            held._caps()
+            yield held
 
     def _before(
         self,
@@ -377,11 +342,11 @@ class _Line:
     def _task(self, group: Group, lot: Lot, at: int, *, several: bool) -> Task:
         each = [BUILDING.get(one.code, _USUAL) for one in group.stages]
         small = _SMALL if self.size.body.is_individual else 1.0
-        minutes = _BEGUN + sum(one for one, _ in each) * small * lot.count
+        minutes = _BEGUN + sum(one for one, _ in each) * small * lot.count * self.each
         which = f" {lot.first + 1}–{lot.first + lot.count}" if several else ""
         title = f"{self.title}{which}: {', '.join(one.title.lower() for one in group.stages)}"
         return Task(
-            f"{self.line.key}/{lot.number}/{at}",
+            f"{self.key}/{lot.number}/{at}",
             title,
             on_grid(minutes),
             max(skill for _, skill in each),
@@ -424,10 +389,10 @@ class _Line:
             self._kept(state_of(wait), before.key, task.key, self._liters(lot, group))
 
     def _liters(self, lot: Lot, group: Group) -> int:
+        each = self.size.body.mold.capacity_ml
         if group.aside:
-            grams = sum(taken.mass_g or 0 for one in group.stages for taken in one.laid)
-            return max(1, math.ceil(grams * lot.count / 1000 * _STACKED))
-        return max(1, math.ceil(self.size.body.mold.capacity_ml * lot.count / 1000 * _STACKED))
+            each = sum(taken.mass_g or 0 for one in group.stages for taken in one.laid)
+        return max(1, math.ceil(each * lot.count * self.each / 1000 * _STACKED))
 
     def _kept(self, state: Climate | None, before: str, after: str, liters: int) -> None:
         """Where it stands between two tasks."""
@@ -437,7 +402,7 @@ class _Line:
 
     def _mold(self, chain: Sequence[tuple[Group, Task]], lot: Lot) -> None:
         """Its molds are busy from the first thing that goes in until it is out of them."""
-        if self.line.owned is None:
+        if self.line.owned is None or self.under:
             return
         inside = [at for at, (group, _) in enumerate(chain) if group.in_mold]
         if not inside:

@@ -6,7 +6,8 @@ from dataclasses import replace
 from fernbell.core.planning.needs import on_trays
 from fernbell.core.planning.order import Ordered, PlannedOrder, plan_order
 from fernbell.core.planning.timeline.asked import AskedLine, Commission
-from fernbell.core.planning.timeline.building import at_once, build, lots_of, waves_of
+from fernbell.core.planning.timeline.building import build
+from fernbell.core.planning.timeline.lots import at_once, lots_of, waves_of
 from fernbell.core.planning.timeline.making import make
 from fernbell.core.planning.timeline.places import Rooms, places_of
 from fernbell.core.planning.timeline.work import Work

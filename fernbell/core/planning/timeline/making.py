@@ -2,7 +2,7 @@
 
 import math
 from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from fernbell.core.formulas import KINDS, LegKind, Step, Wait, WaitKind, wait_words
 from fernbell.core.planning.order import MadeFormula
@@ -76,12 +76,12 @@ def state_of(wait: Wait) -> Climate:
 
 @dataclass
 class Made:
-    """Tasks of all formulas, and by formula and batch the last of them and the wait behind it."""
+    """Tasks of all formulas, and by formula and batch the first and the last of them."""
 
     tasks: list[Task] = field(default_factory=list)
     links: list[Link] = field(default_factory=list)
     holds: list[Hold] = field(default_factory=list)
-    first: dict[tuple[str, int], list[str]] = field(default_factory=dict)
+    first: dict[tuple[str, int], str] = field(default_factory=dict)
     last: dict[tuple[str, int], str] = field(default_factory=dict)
     wait: dict[str, Link] = field(default_factory=dict)
     """By formula, what passes before it is used; its tasks are of no matter."""
@@ -223,7 +223,7 @@ class _Chain:
                 if block.oven:
                     made.shaped.setdefault((formula, self.number), (before.key, task.key))
             before = task
-        made.first[formula, self.number] = keys
+        made.first[formula, self.number] = keys[0]
         made.last[formula, self.number] = keys[-1]
         made.liters[formula, self.number] = self._liters
 
@@ -332,17 +332,7 @@ def _nested(one: MadeFormula, made: Made) -> None:
             continue
         inner = [last for (key, _), last in made.last.items() if key == line.formula]
         for number in range(len(one.batches)):
-            blocks_ = made.first[one.sheet.formula, number]
-            for last in inner:
-                link = made.wait[line.formula]
-                made.links.append(
-                    Link(
-                        last,
-                        blocks_[0],
-                        link.least_min,
-                        link.most_min,
-                        link.aged,
-                        link.state,
-                        link.says,
-                    )
-                )
+            first = made.first[one.sheet.formula, number]
+            made.links += [
+                replace(made.wait[line.formula], before=last, after=first) for last in inner
+            ]

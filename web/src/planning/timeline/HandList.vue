@@ -226,4 +226,11 @@ input[type='time'] {
   font-size: 14px;
   gap: 6px;
 }
+
+@media (pointer: coarse) {
+  .days button,
+  input[type='time'] {
+    min-height: 40px;
+  }
+}
 </style>

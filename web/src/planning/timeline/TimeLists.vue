@@ -131,4 +131,10 @@ th {
   display: grid;
   gap: 3px;
 }
+
+@media (pointer: coarse) {
+  .plain {
+    min-height: 40px;
+  }
+}
 </style>

@@ -37,7 +37,8 @@ const LENT: Record<string, string> = {
 
 <template>
   <section class="slip" aria-label="The plan">
-    <template v-if="result?.board">
+    <h2 v-if="result?.conflict">It does not fit</h2>
+    <template v-else-if="result?.board">
       <h2>{{ busy ? 'It fits; looking for better' : 'It fits' }}</h2>
       <dl class="takes">
         <div>
@@ -79,7 +80,6 @@ const LENT: Record<string, string> = {
         </ul>
       </FoldCard>
     </template>
-    <template v-else-if="result?.conflict"><h2>It does not fit</h2></template>
     <slot />
     <FoldCard v-if="timeline?.stations.length" title="What is there" name="plan.there">
       <ul class="list there">
@@ -180,5 +180,12 @@ const LENT: Record<string, string> = {
   justify-content: space-between;
   margin-top: 6px;
   padding: 4px 10px;
+}
+
+@media (pointer: coarse) {
+  .plain,
+  .there label {
+    min-height: 40px;
+  }
 }
 </style>

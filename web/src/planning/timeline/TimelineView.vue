@@ -73,6 +73,7 @@ const stale = computed(() => props.timeline && !props.timeline.fresh && !props.b
     <p v-if="refused" class="wrong" role="alert">{{ refused }}</p>
     <p v-if="result?.refused" class="wrong" role="alert">{{ result.refused }}</p>
     <slot />
+    <p v-if="result?.conflict && result.board" class="quiet">The plan before:</p>
     <template v-if="result?.board">
       <TimeBoard
         v-if="view === 'board'"

@@ -39,11 +39,16 @@ export function useTimeline(id: () => string | undefined) {
   const before = shallowRef<Timeline | null>(null)
   watch([key, query.data], ([, now], [keyBefore]) => {
     if (keyBefore?.[1] !== id()) before.value = null
-    if (now?.result) before.value = now
+    if (now?.result?.board) before.value = now
   })
   const timeline = computed(() => {
     const now = query.data.value
-    return now && { ...now, result: now.result ?? before.value?.result ?? null }
+    const drawn = before.value?.result ?? null
+    if (!now?.result) return now && { ...now, result: drawn }
+    // Where nothing fits, the plan before is still what one goes on from.
+    return now.result.conflict && drawn?.board
+      ? { ...now, result: { ...now.result, board: drawn.board, looks: drawn.looks } }
+      : now
   })
   const busy = computed(() => BUSY.includes(query.data.value?.state ?? ''))
 
