@@ -200,9 +200,9 @@ def test_three_desserts_in_two_sizes_are_merged_set_out_and_bought(page: Page, d
     mousse = cards.get_by_role("listitem").filter(
         has=page.get_by_role("heading", name="White chocolate mousse", exact=True)
     )
-    # The bowl of 6 l holds half of it.
-    expect(mousse.first).to_contain_text("in 2 batches")
-    expect(mousse.first).to_contain_text("for 24 × Foghorn domes")
+    # The bowl of 6 l holds half of it, but two trays of 8 are filled three times.
+    expect(mousse.first).to_contain_text("in 3 batches")
+    expect(mousse.first).to_contain_text("for 16 × Foghorn domes")
     page.get_by_role("button", name="Set out", exact=True).click()
     cold = page.get_by_role("region", name="Cold")
     expect(cold).to_contain_text("Cream, 35 %")

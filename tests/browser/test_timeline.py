@@ -31,7 +31,7 @@ def worker() -> Iterator[subprocess.Popen[bytes]]:
         "FERNBELL_DB_PORT": str(known["PORT"]),
         "FERNBELL_DB_PASSWORD": str(known["PASSWORD"]),
         "PYTHONPATH": str(ROOT),
-        "FERNBELL_PLAN_SECONDS": "6",
+        "FERNBELL_PLAN_SECONDS": "3",
     }
     process = subprocess.Popen(
         [str(PYTHON), "-m", "fernbell.server.worker"],

@@ -11,6 +11,7 @@ from fernbell.core.planning.timeline import Aim
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.molds.models import Mold
+from fernbell.server.planning import jobs, ways
 from fernbell.server.planning.jobs import make_timeline
 from fernbell.server.planning.models import Hand, Order, Timeline, Vessel
 from fernbell.server.rows.clock import now
@@ -22,7 +23,7 @@ DAYS = 3
 
 @pytest.fixture(autouse=True)
 def short_searches(settings: Settings) -> None:
-    settings.PLAN_SECONDS = 4
+    settings.PLAN_SECONDS = 3
 
 
 def served_at(days: int = DAYS, hour: str = "20:15:00") -> str:
@@ -298,7 +299,9 @@ def test_somebody_who_comes_when_they_leave_is_refused(demo: Client) -> None:
     assert "leaves" in answer.content.decode().lower()
 
 
-def test_ten_thousand_covers_are_answered(demo: Client) -> None:
+def test_ten_thousand_covers_are_answered(demo: Client, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(jobs, "CONFLICT_S", 0.5)
+    monkeypatch.setattr(ways, "MOST_WAYS", 1)
     line = {**Order.objects.get().lines[0], "count": 10_000}
     change(demo, lines=[line])
     answer = ask(demo)
