@@ -68,7 +68,8 @@ def moment(found: dict[str, Any], minute: int) -> str:
     return (origin + timedelta(minutes=minute)).isoformat()
 
 
-def test_the_full_night_is_planned_drawn_and_told(demo: Client) -> None:
+def test_the_full_night_is_planned_drawn_and_told(demo: Client, settings: Settings) -> None:
+    settings.PLAN_SECONDS = 20
     change(demo)
     found = planned(demo)
     assert (found["state"], found["fresh"]) == ("done", True)
