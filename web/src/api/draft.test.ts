@@ -72,6 +72,17 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals())
 
 describe('useDraft', () => {
+  it('is not put back by a row that was read before its own save', async () => {
+    const { draft, asksAnew } = await shown()
+    const old = rowOf('a')
+    await draft.edit({ name: 'Saved' })
+    await settled()
+    rows.set('a', { revision: old?.revision ?? 1, data: { ...rows.get('a'), ...old } as never })
+    await asksAnew()
+    await settled()
+    expect(draft.draft.value?.name).toBe('Saved')
+  })
+
   it('shows an edit at once and saves it with the revision it was read at', async () => {
     const { draft } = await shown()
     const saved = draft.edit({ name: 'Ring C' })

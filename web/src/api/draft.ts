@@ -45,6 +45,8 @@ export function useDraft<S extends Shelf>(
       problem.value = null
     }
     if (!saved || saved.id !== wanted) return
+    // What was read before it was saved here is older than what is shown.
+    if (shown && saved.revision < (revisions.get(saved.id) ?? 0)) return
     // What is not saved yet, as while a drag is under way, is not taken from under the hand.
     const unsaved = JSON.stringify(draft.value) !== JSON.stringify(base.value)
     if (shown && (saving.value || problem.value || unsaved)) return
