@@ -45,8 +45,8 @@ const refused = computed(() => {
 })
 const within = computed(() => ways.data.value?.some((one) => one.within))
 const isSo = (one: CutFor) =>
-  row.value?.count === one.desserts &&
-  JSON.stringify(row.value?.portions) === JSON.stringify(one.portions)
+  dessert.draft.value?.count === one.desserts &&
+  JSON.stringify(dessert.draft.value.portions) === JSON.stringify(one.portions)
 
 const cutSo = (one: CutFor) =>
   void dessert.edit({ portions: one.portions as never, count: one.desserts })
