@@ -66,7 +66,7 @@ FRIDAY = Clock(date(2026, 3, 13), ZONE)
 def night() -> tuple[Work, Outcome]:
     """The full night, planned once."""
     work = work_of(asked())
-    found = solve(work, seconds=6)
+    found = solve(work, seconds=15)
     assert found is not None
     return work, found
 
