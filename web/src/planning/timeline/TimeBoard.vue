@@ -3,10 +3,13 @@
 import { computed, nextTick, ref, watch } from 'vue'
 
 import type { Board } from '../../api/types'
-import { lookOf } from '../../kit/flavors'
 import { useSize } from '../../kit/useSize'
-import { byLane, FOLDED_PX, heightOf, inkOn, layOut, minuteAt, wallAt, yOf, ZOOMS } from './axis'
+import { byLane, heightOf, layOut, minuteAt, wallAt, yOf, ZOOMS } from './axis'
+import BoardHours from './BoardHours.vue'
 import BoardWhole from './BoardWhole.vue'
+import TaskBar from './TaskBar.vue'
+import { GAP_PX, GUTTER_PX, isPerson, useLanes } from './useLanes'
+import { useMoving } from './useMoving'
 
 type WorkBar = Board['bars'][number]
 
@@ -23,41 +26,16 @@ const emit = defineEmits<{
   move: [task: string, minute: number, person: string | null]
 }>()
 
-const GUTTER_PX = 52
-const GAP_PX = 3
-const PERSON_PX = 90
-const STATION_PX = 40
-const TRACK_PX = 15
-const WIDEST_PX = 84
-const LETTERS_PX = 12.6
-
 const scroller = ref<HTMLElement | null>(null)
 const zoom = ref(2)
 const laid = computed(() => layOut(props.board.stretches, ZOOMS[zoom.value] ?? ZOOMS[1]))
 const height = computed(() => heightOf(laid.value))
 const y = (minute: number) => yOf(laid.value, minute)
-const isPerson = (lane: { kind: string }) => lane.kind === 'person'
-/** Room for each lane: people share what is left beside the equipment. */
 const size = useSize(scroller)
-const sizes = computed(() => {
-  const own = props.board.lanes.map((one) =>
-    isPerson(one) ? PERSON_PX : Math.max(STATION_PX, Math.min(WIDEST_PX, TRACK_PX * one.tracks)),
-  )
-  const people = props.board.lanes.filter(isPerson).length
-  const left = size.width - GUTTER_PX - own.reduce((sum, one) => sum + one + GAP_PX, 0)
-  const more = people && left > 0 ? left / people : 0
-  return own.map((one, at) => (isPerson(props.board.lanes[at] ?? { kind: '' }) ? one + more : one))
-})
-const columns = computed(() => sizes.value.map((one) => `${one}px`).join(' '))
-const peopleWide = computed(() =>
-  sizes.value
-    .filter((_, at) => props.board.lanes[at]?.kind === 'person')
-    .reduce((sum, one) => sum + one + GAP_PX, 0),
+const lanes = useLanes(
+  () => props.board.lanes,
+  () => size.width,
 )
-const whole = computed(
-  () => GUTTER_PX + sizes.value.reduce((sum, one) => sum + one + GAP_PX, 0) - GAP_PX,
-)
-const colorOf = (formula: string) => lookOf(props.looks[formula]).color
 const barsOf = computed(() => byLane(props.board.bars))
 const staysOf = computed(() => byLane(props.board.stays))
 
@@ -70,78 +48,17 @@ function place(one: { since_min: number; until_min: number; track: number }, tra
     width: `calc(${100 / tracks}% - 2px)`,
   }
 }
-/** How many lines of letters a bar has room for. */
-const lines = (one: WorkBar) => Math.floor((y(one.until_min) - y(one.since_min) - 1) / LETTERS_PX)
-const paint = (one: WorkBar) => {
-  const color = colorOf(one.formula)
-  return { background: color, color: inkOn(color) }
-}
-const heard = (one: WorkBar) =>
-  [one.title, one.hours, one.says, one.held ? 'held by hand' : '', one.mark ?? '']
-    .filter(Boolean)
-    .join(', ')
-
-/** Moving by the pointer: what is under way, and where it would come to lie. */
-const drag = ref<{ bar: WorkBar; from: number; minute: number; lane: string; on: boolean }>()
-
-function take(bar: WorkBar, event: PointerEvent) {
+const moving = useMoving({
+  board: () => props.board,
+  disabled: () => props.disabled,
+  below: (bar, px) => minuteAt(laid.value, y(bar.since_min) + px),
+  move: (task, minute, person) => emit('move', task, minute, person),
+})
+const ghost = moving.ghost
+const take = (bar: WorkBar, event: PointerEvent) => {
   emit('pick', bar.task)
-  const lane = props.board.lanes.find((one) => one.key === bar.lane)
-  if (props.disabled || !lane || !isPerson(lane) || event.button !== 0 || bar.mark) return
-  drag.value = { bar, from: event.clientY, minute: bar.since_min, lane: bar.lane, on: false }
-  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  moving.take(bar, event)
 }
-function pull(event: PointerEvent) {
-  const now = drag.value
-  if (!now) return
-  const by = event.clientY - now.from
-  if (!now.on && Math.abs(by) < 5) return
-  const over = document
-    .elementsFromPoint(event.clientX, event.clientY)
-    .find((one) => one instanceof HTMLElement && one.dataset.person) as HTMLElement | undefined
-  drag.value = {
-    ...now,
-    on: true,
-    minute: minuteAt(laid.value, y(now.bar.since_min) + by),
-    lane: over?.dataset.person ?? now.lane,
-  }
-}
-function drop() {
-  const now = drag.value
-  drag.value = undefined
-  if (!now?.on) return
-  if (now.minute !== now.bar.since_min || now.lane !== now.bar.lane)
-    emit('move', now.bar.task, now.minute, now.lane === now.bar.lane ? null : now.lane)
-}
-
-/** By keys: Alt with an arrow moves it, an arrow alone goes to the next one. */
-function key(bar: WorkBar, event: KeyboardEvent) {
-  const row = barsOf.value.get(bar.lane) ?? []
-  const sorted = [...row].sort((a, b) => a.since_min - b.since_min)
-  const people = props.board.lanes.filter(isPerson)
-  const at = people.findIndex((one) => one.key === bar.lane)
-  const step = event.shiftKey ? 30 : 5
-  const moves: Record<string, () => void> = {
-    ArrowUp: () => emit('move', bar.task, bar.since_min - step, null),
-    ArrowDown: () => emit('move', bar.task, bar.since_min + step, null),
-    ArrowLeft: () =>
-      people[at - 1] && emit('move', bar.task, bar.since_min, people[at - 1]?.key ?? null),
-    ArrowRight: () =>
-      people[at + 1] && emit('move', bar.task, bar.since_min, people[at + 1]?.key ?? null),
-  }
-  if (event.altKey && moves[event.key]) {
-    event.preventDefault()
-    if (!props.disabled && at >= 0) moves[event.key]?.()
-    return
-  }
-  const next = { ArrowUp: -1, ArrowDown: 1 }[event.key]
-  if (!next || event.altKey) return
-  event.preventDefault()
-  const other = sorted[sorted.indexOf(bar) + next]
-  if (other) focus(other)
-}
-const focus = (bar: WorkBar) =>
-  document.querySelector<HTMLElement>(`[data-bar="${bar.lane} ${bar.task}"]`)?.focus()
 
 /** The part of it that is on the screen, for the small whole at the side. */
 const seen = ref({ top: 0, share: 1 })
@@ -166,12 +83,6 @@ const goTo = (share: number) => {
   const own = scroller.value
   if (own) own.scrollTop = share * own.scrollHeight - own.clientHeight / 2
 }
-const ghost = computed(() => {
-  const now = drag.value
-  if (!now?.on) return undefined
-  const long = now.bar.until_min - now.bar.since_min
-  return { lane: now.lane, since_min: now.minute, until_min: now.minute + long, track: 0 }
-})
 </script>
 
 <template>
@@ -203,8 +114,8 @@ const ghost = computed(() => {
         <div
           class="head"
           :style="{
-            gridTemplateColumns: `${GUTTER_PX - GAP_PX}px ${columns}`,
-            width: `${whole}px`,
+            gridTemplateColumns: `${GUTTER_PX - GAP_PX}px ${lanes.columns.value}`,
+            width: `${lanes.whole.value}px`,
           }"
         >
           <span />
@@ -213,29 +124,11 @@ const ghost = computed(() => {
             <small>{{ one.says }}</small>
           </span>
         </div>
-        <div class="body" :style="{ height: `${height}px`, width: `${whole}px` }">
-          <div
-            v-for="one in board.ticks"
-            :key="one.at_min"
-            class="tick"
-            :style="{ top: `${y(one.at_min)}px` }"
-          >
-            <span
-              ><b v-if="one.day">{{ one.day }}</b
-              >{{ one.says }}</span
-            >
-          </div>
-          <div
-            v-for="one in laid.filter((x) => x.folded)"
-            :key="one.since_min"
-            class="night"
-            :style="{ top: `${one.top}px`, height: `${FOLDED_PX}px` }"
-          >
-            <span :title="one.says" :style="{ maxWidth: `${peopleWide}px` }">{{ one.says }}</span>
-          </div>
+        <div class="body" :style="{ height: `${height}px`, width: `${lanes.whole.value}px` }">
+          <BoardHours :board="board" :laid="laid" :now="now" :wide="lanes.people.value" />
           <div
             class="lanes"
-            :style="{ gridTemplateColumns: columns, marginLeft: `${GUTTER_PX}px` }"
+            :style="{ gridTemplateColumns: lanes.columns.value, marginLeft: `${GUTTER_PX}px` }"
           >
             <div
               v-for="lane in board.lanes"
@@ -256,44 +149,26 @@ const ghost = computed(() => {
                 <span v-if="y(one.until_min) - y(one.since_min) > 16">{{ one.title }}</span>
               </div>
               <div v-for="one in barsOf.get(lane.key) ?? []" :key="one.task" role="listitem">
-                <button
-                  type="button"
-                  :class="[
-                    'bar',
-                    one.mark,
-                    {
-                      picked: picked === one.task,
-                      held: one.held,
-                      moved: moved.includes(one.task),
-                    },
-                  ]"
-                  :style="{ ...place(one, lane.tracks), ...paint(one) }"
-                  :data-bar="`${lane.key} ${one.task}`"
-                  :title="heard(one)"
-                  :aria-label="heard(one)"
-                  :aria-pressed="picked === one.task"
+                <TaskBar
+                  :bar="one"
+                  :look="looks[one.formula]"
+                  :tall="y(one.until_min) - y(one.since_min)"
+                  :titled="isPerson(lane)"
+                  :picked="picked === one.task"
+                  :moved="moved.includes(one.task)"
+                  :style="place(one, lane.tracks)"
                   @pointerdown="take(one, $event)"
-                  @pointermove="pull"
-                  @pointerup="drop"
-                  @pointercancel="drag = undefined"
+                  @pointermove="moving.pull"
+                  @pointerup="moving.drop"
+                  @pointercancel="moving.cancel"
                   @click="emit('pick', one.task)"
-                  @keydown="key(one, $event)"
-                >
-                  <span
-                    v-if="isPerson(lane) && lines(one)"
-                    :style="{ maxHeight: `${lines(one) * LETTERS_PX}px` }"
-                  >
-                    {{ one.title }}
-                  </span>
-                </button>
+                  @keydown="moving.key(one, $event)"
+                />
               </div>
               <div v-if="ghost?.lane === lane.key" class="ghost" :style="place(ghost, 1)">
                 {{ wallAt(board.ticks, ghost.since_min) }}
               </div>
             </div>
-          </div>
-          <div v-if="now !== null && y(now) > 0" class="now" :style="{ top: `${y(now)}px` }">
-            <span>{{ wallAt(board.ticks, now) }}</span>
           </div>
         </div>
         <footer class="floor">
@@ -385,50 +260,6 @@ const ghost = computed(() => {
   position: relative;
 }
 
-.tick {
-  border-top: 1px solid var(--rule);
-  font-size: 12.5px;
-  height: 0;
-  left: 0;
-  position: absolute;
-  right: 0;
-}
-
-.tick span {
-  background: var(--porcelain);
-  color: var(--muted);
-  display: block;
-  position: absolute;
-  text-align: right;
-  top: -9px;
-  white-space: nowrap;
-  width: 46px;
-}
-
-.tick b {
-  display: block;
-  line-height: 1;
-}
-
-.night {
-  align-items: center;
-  background: var(--leaf);
-  display: flex;
-  font-size: 13px;
-  left: 0;
-  padding-left: 54px;
-  position: absolute;
-  right: 0;
-}
-
-.night span {
-  -webkit-box-orient: vertical;
-  display: -webkit-box;
-  -webkit-line-clamp: 2;
-  line-height: 1.15;
-  overflow: hidden;
-}
-
 .lanes {
   display: grid;
   gap: 3px;
@@ -440,7 +271,6 @@ const ghost = computed(() => {
   position: relative;
 }
 
-.bar,
 .stay,
 .ghost {
   border-radius: 4px;
@@ -448,50 +278,6 @@ const ghost = computed(() => {
   overflow: hidden;
   position: absolute;
   text-align: left;
-}
-
-.bar {
-  border: 1px solid rgb(0 0 0 / 18%);
-  cursor: grab;
-  font-size: 12px;
-  font-weight: 600;
-  line-height: 12.6px;
-  padding: 0 4px;
-  touch-action: none;
-}
-
-.bar span {
-  display: block;
-  overflow: hidden;
-}
-
-.bar.picked,
-.stay.picked {
-  outline: 2px solid var(--bronze);
-  outline-offset: 0;
-  z-index: 3;
-}
-
-.bar.held {
-  border: 2px solid var(--ink);
-}
-
-.bar.moved {
-  box-shadow: 0 0 0 2px var(--frost);
-}
-
-.bar.done {
-  filter: saturate(0.3);
-  opacity: 0.55;
-}
-
-.bar.failed {
-  opacity: 0.5;
-  text-decoration: line-through;
-}
-
-.bar.begun {
-  box-shadow: 0 0 0 2px var(--fern);
 }
 
 .stay {
@@ -530,27 +316,6 @@ const ghost = computed(() => {
   font-weight: 700;
   pointer-events: none;
   z-index: 5;
-}
-
-.now {
-  border-top: 2px solid var(--brick);
-  left: 0;
-  position: absolute;
-  right: 0;
-  z-index: 3;
-  pointer-events: none;
-}
-
-.now span {
-  background: var(--brick);
-  border-radius: 4px;
-  color: var(--paper);
-  font-size: 12.5px;
-  font-weight: 700;
-  left: 2px;
-  padding: 1px 5px;
-  position: absolute;
-  top: -10px;
 }
 
 .floor {
