@@ -99,7 +99,7 @@ def test_the_full_night_from_plan_to_way_out_to_a_move(night: Page) -> None:
         expect(page.get_by_text("changed since it was planned")).to_be_visible()
         plan(page)
         expect(reason).to_contain_text("chill 12–48 h")
-        expect(reason).to_contain_text("Without any one of them it would fit.")
+        expect(reason).to_contain_text("give up any one, and the others go together")
         way = reason.get_by_text("Begin a day earlier")
         expect(way).to_be_visible()
         reason.locator(".way", has_text="Begin a day earlier").get_by_role(

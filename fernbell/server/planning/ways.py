@@ -64,7 +64,8 @@ def said(way: Easing, night: Night, entry: OrderIn, with_it: OrderIn) -> str:
         name = next(one.name for one in night.lines if one.key == way.key)
         was = next(one.count for one in entry.lines if one.key == way.key)
         now = next(one.count for one in with_it.lines if one.key == way.key)
-        return f"{now} {name} instead of {was}"
+        by = next(one.by for one in entry.lines if one.key == way.key)
+        return f"{name}: {now} {by} instead of {was}"
     if way.kind is EasingKind.PLACE:
         return f"Another {VESSELS[way.key].title.lower()}"  # type: ignore[index]
     if way.kind is EasingKind.LET_GO:

@@ -12,7 +12,7 @@ const next = useNextService()
     :to="`/plan/${next.order}`"
     :title="next.first ? `${next.name}: first hands ${next.first}` : next.name"
   >
-    <span class="wide-only">{{ next.title }}</span>
+    <span class="title">{{ next.title }}</span>
     <strong>{{ next.hour }}</strong>
     <span class="left">in {{ next.left }}</span>
   </RouterLink>
@@ -47,6 +47,7 @@ strong {
 }
 
 @media (max-width: 1180px) {
+  .title,
   .left {
     display: none;
   }

@@ -127,6 +127,7 @@ const others = computed(() =>
   font: 700 20px var(--face-display);
   gap: 10px;
   text-decoration: none;
+  white-space: nowrap;
 }
 
 nav {

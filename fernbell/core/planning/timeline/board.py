@@ -368,13 +368,14 @@ class _Drawn:
             for one in self.work.places
             if one.kind in ("freezer", "blast", "fridge")
         }
+        since = {one.key: one.since.task for one in self.work.holds}
         own = [one for one in stays if one.lane in stores]
         for one in sorted(own, key=lambda x: x.until_min):
             task = self.work.task[one.task]
             yield Pull(
                 one.until_min,
                 self.clock.says(one.until_min),
-                one.title,
+                self.work.task[since[one.key]].title,
                 stores[one.lane],
                 f"for {task.title}",
             )

@@ -15,7 +15,7 @@ const emit = defineEmits<{ take: [way: EasedWay] }>()
     <p class="quiet">
       {{
         conflict.least
-          ? 'Without any one of them it would fit.'
+          ? 'Each is needed for that: give up any one, and the others go together.'
           : 'There may be fewer: not all was settled in time.'
       }}
     </p>

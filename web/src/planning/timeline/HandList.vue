@@ -175,13 +175,17 @@ header {
 }
 
 .facts {
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
   gap: 5px;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+
+.facts label:first-child {
+  grid-column: 1 / -1;
 }
 
 .skill {
-  width: 104px;
+  width: 100%;
 }
 
 input[type='time'] {
@@ -193,7 +197,7 @@ input[type='time'] {
   font-size: 14px;
   min-height: 32px;
   padding: 1px 4px;
-  width: 82px;
+  width: 100%;
 }
 
 .days {

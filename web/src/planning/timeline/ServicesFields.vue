@@ -167,6 +167,7 @@ function raise(aim: Aim) {
 section {
   display: grid;
   gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
 }
 
 h3 {
@@ -201,7 +202,7 @@ h3 {
 .two {
   display: grid;
   gap: 8px;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
 }
 
 input[type='datetime-local'],
@@ -211,6 +212,7 @@ input[type='datetime-local'],
   border-radius: 6px;
   color: inherit;
   font: inherit;
+  max-width: 100%;
   min-height: 34px;
   padding: 2px 8px;
 }

@@ -152,7 +152,7 @@ describe('ConflictCard', () => {
       disabled: false,
     })
     expect(wrapper.text()).toContain('Freezer, 60 l')
-    expect(wrapper.text()).toContain('Without any one of them it would fit.')
+    expect(wrapper.text()).toContain('give up any one, and the others go together')
     expect(wrapper.text()).toContain('first hands Sun 16:35')
     expect(wrapper.text()).toContain('not enough: One more cook')
     await wrapper.get('button').trigger('click')
