@@ -36,6 +36,7 @@ from fernbell.core.planning.timeline import (
     Task,
     Wave,
     Work,
+    board,
     conflict,
     demand_words,
     demands,
@@ -473,6 +474,22 @@ def test_lots_are_the_line_no_larger_than_its_molds(count: int, days: list[int],
     for one in lots:
         assert sum(number for _, number in one.waves) == one.count
         assert len({waves[at].day for at, _ in one.waves}) == 1
+
+
+def test_minutes_of_hands_are_told_how_they_come_about(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    by_hand = [one for one in work.tasks if one.skill is not None and one.minutes]
+    for one in by_hand:
+        assert one.why is not None
+        assert one.why.value == one.minutes
+        assert 0 <= one.minutes - sum(given.value for given in one.why.given) < 5
+    caramel = next(one for one in by_hand if one.formula == "amber-caramel")
+    # 3 lines x 0.75 min, 3 begun, 3 steps of 5.
+    assert caramel.why is not None
+    assert sum(given.value for given in caramel.why.given) == 20.25
+    drawn = board(work, found.plan, FRIDAY)
+    assert drawn.hands_why.value == sum(one.minutes for one in by_hand)
+    assert drawn.hands == hours_words(drawn.hands_why.value)
 
 
 def test_molds_are_busy_from_the_first_pour_until_unmolded(night: tuple[Work, Outcome]) -> None:

@@ -2678,6 +2678,7 @@ export interface components {
             first: string;
             /** Hands */
             hands: string;
+            hands_why: components["schemas"]["Working"];
             /** Lanes */
             lanes: components["schemas"]["Lane"][];
             /** Last Hour */
@@ -9108,6 +9109,7 @@ export interface components {
             track: number;
             /** Until Min */
             until_min: number;
+            why?: components["schemas"]["Working"] | null;
         };
         /**
          * WorkedOut

@@ -18,6 +18,7 @@ from fernbell.core.planning.timeline.work import (
     Task,
     Work,
 )
+from fernbell.core.working import Given, Working
 from fernbell.starter.hands import SKILLS
 
 _HOUR = 60
@@ -63,6 +64,7 @@ class WorkBar:
     held: bool = False
     mark: Mark | None = None
     steps: tuple[str, ...] = ()
+    why: Working | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -135,6 +137,7 @@ class Board:
     pulls: tuple[Pull, ...]
     first: str
     hands: str
+    hands_why: Working
     last_hour: str
 
 
@@ -170,6 +173,7 @@ def board(work: Work, plan: Planned, clock: Clock, marks: dict[str, Mark] | None
         pulls=tuple(drawn.pulls(stays)),
         first="" if first is None else clock.says(first),
         hands=hours_words(sum(one.minutes for one in by_hand)),
+        hands_why=drawn.hands(),
         last_hour=hours_words(
             sum(_within(plan.starts[one.key], one.minutes, last) for one in by_hand) if last else 0
         ),
@@ -188,6 +192,24 @@ class _Drawn:
     plan: Planned
     clock: Clock
     marks: dict[str, Mark]
+
+    def hands(self) -> Working:
+        """What everybody does, together."""
+        each = {one.key: 0 for one in self.work.people}
+        for task in self.work.tasks:
+            who = self.plan.people.get(task.key)
+            if who in each:
+                each[who] += task.minutes
+        total = sum(each.values())
+        return Working(
+            figure="Hands in all",
+            value=total,
+            unit="min",
+            given=tuple(Given(one.name, each[one.key], "min") for one in self.work.people),
+            law="the sum of the tasks of everybody",
+            arithmetic=f"{' + '.join(str(one) for one in each.values())} = {total} min",
+            source="counting; each task has its own working",
+        )
 
     def bars(self) -> Iterator[WorkBar]:
         """Work in the lane of whoever does it and of what it holds."""
@@ -229,6 +251,7 @@ class _Drawn:
             held=task.at_min is not None and not task.over,
             mark=self.marks.get(task.key),
             steps=task.steps,
+            why=None if hold else task.why,
         )
 
     def stays(self) -> Iterator[Stay]:

@@ -3,7 +3,7 @@ finished and served in waves.
 """
 
 import math
-from collections.abc import Container, Iterator, Mapping, Sequence
+from collections.abc import Container, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from functools import cached_property
 
@@ -16,7 +16,8 @@ from fernbell.core.molds import trays
 from fernbell.core.planning.order import MadeFormula
 from fernbell.core.planning.timeline.asked import AskedLine, Wave
 from fernbell.core.planning.timeline.lots import Lot, at_once, lots_of, waves_of
-from fernbell.core.planning.timeline.making import Made, kept_in, link_of, on_grid, state_of
+from fernbell.core.planning.timeline.making import Made, kept_in, link_of, state_of
+from fernbell.core.planning.timeline.minutes import by_hand, on_grid
 from fernbell.core.planning.timeline.places import Rooms
 from fernbell.core.planning.timeline.work import Climate, Hold, Link, Point, Sort, Station, Task
 from fernbell.starter.hands import APPRENTICE, BUILDING
@@ -340,21 +341,27 @@ class _Line:
         return [*own, *last.values()]
 
     def _task(self, group: Group, lot: Lot, at: int, *, several: bool) -> Task:
-        each = [BUILDING.get(one.code, _USUAL) for one in group.stages]
-        small = _SMALL if self.size.body.is_individual else 1.0
-        minutes = _BEGUN + sum(one for one, _ in each) * small * lot.count * self.each
         which = f" {lot.first + 1}–{lot.first + lot.count}" if several else ""
         title = f"{self.title}{which}: {', '.join(one.title.lower() for one in group.stages)}"
+        why = by_hand(title, [("begun", _BEGUN), *self._stage_minutes(group.stages, lot.count)])
         return Task(
             f"{self.key}/{lot.number}/{at}",
             title,
-            on_grid(minutes),
-            max(skill for _, skill in each),
+            int(why.value),
+            max(BUILDING.get(one.code, _USUAL)[1] for one in group.stages),
             sort=Sort.BUILD,
+            why=why,
             formula=next(iter(group.formulas), ""),
             line=self.line.key,
             steps=tuple(f"{one.title}: {one.says}" for one in group.stages),
         )
+
+    def _stage_minutes(self, stages: Iterable[Stage], count: int) -> Iterator[tuple[str, float]]:
+        """What each stage takes of hands for so many [min]."""
+        small = _SMALL if self.size.body.is_individual else 1.0
+        for one in stages:
+            each, _ = BUILDING.get(one.code, _USUAL)
+            yield f"{one.title}, {count * self.each} ×", each * small * count * self.each
 
     def _formulas(
         self, group: Group, lot: Lot, task: Task, used: dict[str, int], reached: int = 0
@@ -438,24 +445,26 @@ class _Line:
         """What is done for it at service: the last touches, cut and plated."""
         finishing = [one for one in self._groups if one.at_service]
         portions = self.size.division.count * number
-        small = _SMALL if self.size.body.is_individual else 1.0
-        each = [BUILDING.get(one.code, _USUAL) for group in finishing for one in group.stages]
-        minutes = _BEGUN + sum(one for one, _ in each) * small * number
+        stages = [one for group in finishing for one in group.stages]
         cut = self.size.division.count > 1
-        minutes += portions * (_CUT if cut else _PLATED)
-        does = [one.title.lower() for group in finishing for one in group.stages]
+        served = (f"{portions} portions", portions * (_CUT if cut else _PLATED))
+        does = [one.title.lower() for one in stages]
         ends = f"cut {portions}" if cut else f"plate {portions}"
         key = f"{self.line.key}/wave {at}"
         formulas = [formula for group in finishing for formula in group.formulas]
+        title = f"{self.title}: {', '.join([*does, ends])}"
+        parts = [("begun", _BEGUN), *self._stage_minutes(stages, number), served]
+        why = by_hand(title, parts)
         task = Task(
             key,
-            f"{self.title}: {', '.join([*does, ends])}",
-            on_grid(minutes),
-            max((skill for _, skill in each), default=APPRENTICE),
+            title,
+            int(why.value),
+            max((BUILDING.get(one.code, _USUAL)[1] for one in stages), default=APPRENTICE),
             sort=Sort.FINISH,
             formula=next(iter(formulas), ""),
             line=self.line.key,
-            steps=tuple(f"{x.title}: {x.says}" for group in finishing for x in group.stages),
+            steps=tuple(f"{one.title}: {one.says}" for one in stages),
+            why=why,
         )
         self.built.tasks.append(task)
         self.built.links.append(Link(key, f"service/{at}", 0, _CUT_AHEAD, True))

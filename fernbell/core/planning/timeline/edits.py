@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from fernbell.core.errors import check_range
-from fernbell.core.planning.timeline.making import on_grid
+from fernbell.core.planning.timeline.minutes import on_grid
 from fernbell.core.planning.timeline.work import LONGEST_MIN, Hold, Link, Point, Task, Work
 
 AGAIN = "~"
@@ -62,7 +62,10 @@ def edited(work: Work, edits: Mapping[str, Edit]) -> Work:
             return task
         by = edit.by if edit.by in people and task.skill is not None else None
         minutes = on_grid(edit.minutes) if edit.minutes and task.minutes else task.minutes
-        return replace(task, at_min=edit.at_min, by=by, minutes=minutes) if task.minutes else task
+        if not task.minutes:
+            return task
+        why = task.why if minutes == task.minutes else None
+        return replace(task, at_min=edit.at_min, by=by, minutes=minutes, why=why)
 
     return replace(work, tasks=tuple(held(one) for one in work.tasks))
 

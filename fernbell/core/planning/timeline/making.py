@@ -6,30 +6,17 @@ from dataclasses import dataclass, field, replace
 
 from fernbell.core.formulas import KINDS, LegKind, Step, Wait, WaitKind, wait_words
 from fernbell.core.planning.order import MadeFormula
+from fernbell.core.planning.timeline.minutes import GRID_MIN, by_hand, on_grid
 from fernbell.core.planning.timeline.places import Rooms
 from fernbell.core.planning.timeline.work import Climate, Hold, Link, Point, Sort, Task
 from fernbell.starter.hands import APPRENTICE, CHILLED, KEEPS_MIN, MAKING, PUT_IN_PLACE
 from fernbell.starter.practice import practice
 
-GRID_MIN = 5
 _STEP, _LINE, _BEGUN = practice("step by hand"), practice("line weighed"), practice("work begun")
 _LONG, _BESIDE = practice("hands at one step, most"), practice("wait beside the work")
 _STOVE_C, _OVEN = practice("stove from"), practice("in the oven")
 _FROZEN_KEEPS, _STACKED = int(practice("frozen keeps")), practice("stacked")
 _KEEPS = int(practice("finished keeps"))
-
-
-def on_grid(minutes: float) -> int:
-    """Minutes as they are planned.
-
-    Args:
-        minutes: any [min].
-    Returns:
-        up to the next five [min].
-    Source:
-        a kitchen plans in five minutes, common practice.
-    """
-    return GRID_MIN * math.ceil(minutes / GRID_MIN - 1e-9)
 
 
 def link_of(wait: Wait, before: str, after: str) -> Link:
@@ -250,11 +237,19 @@ class _Chain:
                 formula=formula,
                 steps=steps,
             )
-        asked = sum(_by_hand(step) for step in block.steps)
-        if at == 0:
-            asked += len(self.made.sheet.lines) * _LINE + (_BEGUN if self.number == 0 else 0)
         skill = MAKING.get(self.kind, APPRENTICE)
-        return Task(key, title, on_grid(asked or _STEP), skill, formula=formula, steps=steps)
+        why = by_hand(title, list(self._by_hand(at, block)))
+        return Task(key, title, int(why.value), skill, formula=formula, steps=steps, why=why)
+
+    def _by_hand(self, at: int, block: Stint) -> Iterator[tuple[str, float]]:
+        """What of it takes so long: what is weighed first, then its steps [min]."""
+        if at == 0:
+            lines = len(self.made.sheet.lines)
+            yield f"{lines} lines weighed", lines * _LINE
+            if self.number == 0:
+                yield "begun", _BEGUN
+        for step in block.steps:
+            yield step.stage or "a step", _step_min(step)
 
     def _holds(self, at: int, block: Stint, task: Task) -> Iterator[Hold]:
         since, until = Point(task.key), Point(task.key, end=True)
@@ -315,7 +310,7 @@ def kept_in(state: Climate | None) -> tuple[str, ...]:
     return ("fridge",) if state is Climate.CHILLED else ()
 
 
-def _by_hand(step: Step) -> float:
+def _step_min(step: Step) -> float:
     """What a step takes of hands: its own minutes, unless it goes on by itself [min]."""
     own = step.minutes_to or step.minutes
     return _STEP if own is None or own > _LONG else own

@@ -6,6 +6,7 @@ from enum import StrEnum
 from functools import cached_property
 
 from fernbell.core.errors import CoreError, UnknownKey, check_range
+from fernbell.core.working import Working
 
 LONGEST_MIN = 21 * 24 * 60
 """A timeline spans three weeks at most: two of the longest wait, and the work about it."""
@@ -37,7 +38,7 @@ class Task:
     has; None where no hands are needed. What is `watched` goes on only while somebody is in.
     `at_min` holds it where it is, by `by` where that is known. What is `over` was done or is under
     way, and is no longer asked whether it may be so. It is of a `formula` or of a `line` of the
-    order; `steps` says in words what is done.
+    order; `steps` says in words what is done, `why` how its minutes come about.
     """
 
     key: str
@@ -53,6 +54,7 @@ class Task:
     formula: str = ""
     line: str = ""
     steps: tuple[str, ...] = ()
+    why: Working | None = None
 
     def __post_init__(self) -> None:
         check_range("minutes", self.minutes, most=LONGEST_MIN)

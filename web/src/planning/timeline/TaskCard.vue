@@ -6,6 +6,7 @@ import type { Board } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import LookSwatch from '../../kit/LookSwatch.vue'
 import NumberField from '../../kit/NumberField.vue'
+import WorkedFigure from '../../kit/WorkedFigure.vue'
 
 const props = defineProps<{
   board: Board
@@ -38,12 +39,16 @@ const minutes = computed(() => (bar.value ? bar.value.until_min - bar.value.sinc
       <h3>{{ bar.title }}</h3>
     </header>
     <p>
-      <strong>{{ bar.hours }}</strong>, {{ bar.says
-      }}<template v-if="byHand">, {{ laneOf(bar.lane)?.title }}</template
-      ><template v-if="where.length">, {{ where.map((one) => one?.title).join(', ') }}</template
-      >.
+      <strong>{{ bar.hours }}</strong>
+      {{
+        [byHand ? laneOf(bar.lane)?.title : '', ...where.map((one) => one?.title)]
+          .filter(Boolean)
+          .join(', ')
+      }},
+      <WorkedFigure v-if="bar.why" :working="bar.why" :text="bar.says" unit="" plain />
+      <template v-else>{{ bar.says }}</template>.
       <template v-if="bar.latest">Not begun after {{ bar.latest }}.</template>
-      <template v-else>It has no time to spare.</template>
+      <template v-else>Later, and what waits for it is late.</template>
     </p>
     <ol v-if="bar.steps.length" class="steps">
       <li v-for="one in bar.steps" :key="one">{{ one }}</li>

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 
 import type { Timeline, Timing } from '../../api/types'
 import FoldCard from '../../kit/FoldCard.vue'
+import WorkedFigure from '../../kit/WorkedFigure.vue'
 
 const props = defineProps<{
   timeline: Timeline | null | undefined
@@ -47,7 +48,9 @@ const LENT: Record<string, string> = {
         </div>
         <div>
           <dt>Hands in all</dt>
-          <dd>{{ result.board.hands }}</dd>
+          <dd>
+            <WorkedFigure :working="result.board.hands_why" :text="result.board.hands" unit="" />
+          </dd>
         </div>
         <div>
           <dt>Last hour</dt>

@@ -2,7 +2,7 @@ import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 
 import type { Board } from '../../api/types'
-import { json, mounted, serveWith, settled } from '../../testing/kitchen'
+import { json, mounted, serveWith, settled, working } from '../../testing/kitchen'
 import { byLane, FOLDED_PX, heightOf, inkOn, layOut, minuteAt, momentOf, wallAt, yOf } from './axis'
 import ConflictCard from './ConflictCard.vue'
 import HandList from './HandList.vue'
@@ -94,6 +94,7 @@ const board = {
   pulls: [],
   first: '',
   hands: '',
+  hands_why: working('Hands in all', 25, '25 = 25'),
   last_hour: '',
 } as Board
 
@@ -115,9 +116,9 @@ describe('TaskCard', () => {
       held: false,
       disabled: false,
     }).text()
-    expect(text).toContain('Sun 16:00–16:25, 25 min, Ottilie, Stove.')
+    expect(text).toContain('Sun 16:00–16:25 Ottilie, Stove, 25 min')
     expect(text).toContain('Not begun after 16:40.')
-    expect(card({ latest: '' }).text()).toContain('no time to spare')
+    expect(card({ latest: '' }).text()).toContain('what waits for it is late')
   })
 
   it('is held and marked by its buttons', async () => {
