@@ -116,6 +116,7 @@ PRACTICE: Mapping[str, Practice] = {
     "cut ahead, most": Practice(90, "min", "a cut face dries"),
     "finished keeps": Practice(1440, "min", "thawed and chilled, to the next service"),
     "frozen keeps": Practice(20160, "min", "wrapped, in the freezer"),
+    "late": Practice(15, "min", "how much longer what is late takes, until it is said"),
     "oven changes": Practice(15, "min", "from one heat to another"),
     "stacked": Practice(1.6, "of its volume", "what a mold or tray takes of a shelf"),
     "stove from": Practice(60, "°C", "what gets so warm stands on a ring"),

@@ -23,6 +23,7 @@ from fernbell.core.planning.timeline import (
     EasingKind,
     Edit,
     Halt,
+    Happened,
     Hold,
     Link,
     Mark,
@@ -36,6 +37,7 @@ from fernbell.core.planning.timeline import (
     Task,
     Wave,
     Work,
+    became,
     board,
     conflict,
     demand_words,
@@ -282,6 +284,27 @@ def test_what_failed_is_made_again_with_all_that_went_into_it() -> None:
     assert found is not None
     assert found.plan.starts[f"{milk[0]}~"] >= 1000
     assert faults(left, found.plan) == ()
+
+
+@pytest.mark.parametrize(
+    ("what", "now", "before", "becomes"),
+    [
+        # Planned from 10:00 to 10:30.
+        (Happened.BEGUN, 605, None, Marked(Mark.BEGUN, 605, 635, "p")),
+        (Happened.BEGUN, 580, None, Marked(Mark.BEGUN, 580, 630, "p")),
+        (Happened.DONE, 620, None, Marked(Mark.DONE, 600, 620, "p")),
+        (Happened.DONE, 700, None, Marked(Mark.DONE, 600, 630, "p")),
+        (Happened.DONE, 560, None, Marked(Mark.DONE, 530, 560, "p")),
+        (Happened.FAILED, 640, None, Marked(Mark.FAILED, 600, 640, "p")),
+        (Happened.LATE, 590, None, Edit(minutes=45)),
+        (Happened.LATE, 625, Marked(Mark.BEGUN, 605, 635), Marked(Mark.BEGUN, 605, 650, "p")),
+        (Happened.DONE, 625, Marked(Mark.BEGUN, 605, 635), Marked(Mark.DONE, 605, 625, "p")),
+    ],
+)
+def test_what_is_said_of_a_task_becomes_its_times(
+    what: Happened, now: int, before: Marked | None, becomes: Marked | Edit
+) -> None:
+    assert became(what, 600, 30, now, before, "p") == becomes
 
 
 # When it cannot fit

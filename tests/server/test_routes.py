@@ -36,6 +36,7 @@ FOR_VISITORS = {
     "/api/session/kitchen",
 }
 READING = {
+    "task_became",
     *("what_if", "order_what_if", "propose_part", "place_stack", "refit_dessert", "fill_mold"),
     *("outline_mold", "scan_mold", "bathe_mold"),
     *("read_line", "read_list", "read_pantry_list", "read_measure"),
@@ -56,6 +57,7 @@ CHEFS = {"list_events", "list_changes"}
 # This kitchen has cream alone: the answer is that it lacks chocolate; and JSON is no mesh.
 EXPECTED = {
     "propose_formula": 422,
+    "task_became": 404,
     "scan_mold": 422,
     "confirm_second_factor": 422,
     "end_one_session": 404,
@@ -121,6 +123,7 @@ def body_for(operation: str, shelves: Shelves) -> object:
         "read_measure": {"text": '1/2"', "kept": "mm", "shown": "mm"},
         "remember_name": {"name": "heavy cream"},
         "read_list": {"text": "10 g cream"},
+        "task_became": {"task": "a/0/0", "what": "done"},
         "read_pantry_list": {"text": "Cream"},
         "place_stack": {
             "dessert": entry_of("dessert", shelves.dessert),

@@ -204,6 +204,26 @@ def test_what_is_done_stays_what_failed_is_made_again(
     assert bar(again, first["title"])["mark"] == "failed"
 
 
+def test_what_is_said_of_a_task_is_in_the_timing(demo: Client) -> None:
+    path = f"/api/timelines/of/{Order.objects.get().pk}/became"
+    change(demo)
+    assert post(demo, path, {"task": "x", "what": "done"}).status_code == 404
+    found = planned(demo)
+    first = min(found["result"]["board"]["bars"], key=lambda one: one["since_min"])
+    told = post(demo, path, {"task": first["task"], "what": "late"}).json()
+    long = first["until_min"] - first["since_min"]
+    assert told["held"][first["task"]]["minutes"] == long + 15
+    assert not Order.objects.get().timing["marks"]
+    done = post(demo, path, {"task": first["task"], "what": "done"}).json()
+    assert done["marks"][first["task"]]["mark"] == "done"
+    change(demo, marks=done["marks"])
+    back = post(demo, path, {"task": first["task"], "what": None}).json()
+    assert back["marks"] == {}
+    wrong = post(demo, path, {"task": "nothing", "what": "done"})
+    assert wrong.status_code == 422
+    assert wrong.json()["errors"][0]["field"] == "task"
+
+
 def test_lines_of_one_service_are_made_for_that_alone(demo: Client) -> None:
     lines = [dict(one) for one in Order.objects.get().lines[:2]]
     lines[0]["service"] = "late"

@@ -27,7 +27,7 @@ from fernbell.server.kitchens.models import Member
 from fernbell.server.planning.assemble import LineMade, inputs_of, lines_of, vessels_of
 from fernbell.server.planning.models import Hand
 from fernbell.server.planning.schemas import OrderIn
-from fernbell.server.planning.timing_schemas import LookOut, ServiceIn, TimingIn
+from fernbell.server.planning.timing_schemas import LookOut, MarkIn, ServiceIn, TimingIn
 from fernbell.server.problems import Invalid
 from fernbell.server.rows.policy import rows
 from fernbell.starter.hands import COOK
@@ -86,7 +86,7 @@ def night_of(member: Member, entry: OrderIn, now: datetime) -> Night:
         out=frozenset(timing.out),
     )
     whole = edited(work_of(commission), _edits(timing, clock))
-    marks = _marks(timing, clock)
+    marks = {key: marked_of(one, clock) for key, one in timing.marks.items()}
     minute = clock.minute(now)
     work = from_now(whole, marks, minute) if minute > whole.opens_min or marks else whole
     print_ = hashlib.sha256(repr((replace(work, opens_min=0), clock)).encode()).hexdigest()
@@ -190,13 +190,7 @@ def _edits(timing: TimingIn, clock: Clock) -> dict[str, Edit]:
     return {key: of(one.at, one.by, one.minutes) for key, one in timing.held.items()}
 
 
-def _marks(timing: TimingIn, clock: Clock) -> dict[str, Marked]:
-    return {
-        key: Marked(
-            one.mark,
-            clock.minute(one.since),
-            clock.minute(one.until),
-            str(one.by) if one.by else None,
-        )
-        for key, one in timing.marks.items()
-    }
+def marked_of(mark: MarkIn, clock: Clock) -> Marked:
+    """What has become of a task, as core has it."""
+    by = str(mark.by) if mark.by else None
+    return Marked(mark.mark, clock.minute(mark.since), clock.minute(mark.until), by)

@@ -15,11 +15,13 @@ from fernbell.server.kitchens.auth import MemberRequest
 from fernbell.server.kitchens.models import Member
 from fernbell.server.planning.assemble import vessels_of
 from fernbell.server.planning.jobs import make_timeline
+from fernbell.server.planning.marking import marked
 from fernbell.server.planning.models import Order, Timeline
 from fernbell.server.planning.night import clock_of, night_of
 from fernbell.server.planning.rows import ORDER, snapshot_order
 from fernbell.server.planning.schemas import OrderIn
 from fernbell.server.planning.timing_schemas import (
+    BecameIn,
     NextOut,
     PlanIn,
     StartByOut,
@@ -134,6 +136,17 @@ def _known(known: Timeline, moment: datetime) -> bool:
     minute = (moment - origin).total_seconds() / 60
     bars = known.result["board"]["bars"]
     return all(bar["since_min"] >= minute or bar["mark"] for bar in bars)
+
+
+@router.post("/of/{uuid:order_id}/became", response=TimingIn, operation_id="task_became")
+def task_became(request: MemberRequest, order_id: UUID, data: BecameIn) -> Any:
+    """The timing of an order with what is said of a task now; nothing is saved."""
+    require(request.auth, Act.READ)
+    order = find(request.auth, ORDER, order_id)
+    kept = order.timelines.exclude(result=None).exclude(result__board=None).first()
+    if kept is None or kept.result is None:
+        raise NotThere("It is not planned yet.")
+    return marked(request.auth, TimingIn.model_validate(order.timing), kept.result, data, now())
 
 
 @router.get("/of/{uuid:order_id}", response=TimelineOut | None, operation_id="read_timeline")

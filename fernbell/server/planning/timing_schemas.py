@@ -8,7 +8,7 @@ from ninja import Schema
 from pydantic import AwareDatetime, Field, NaiveDatetime, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.planning.timeline import Aim, Board, Mark
+from fernbell.core.planning.timeline import Aim, Board, Happened, Mark
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
 WallHour = Annotated[str, StringConstraints(pattern=r"^([01]\d|2[0-3]):[0-5]\d$")]
@@ -222,6 +222,13 @@ class PlanIn(Entry):
     """
 
     near: bool = False
+
+
+class BecameIn(Entry):
+    """What is said of a task of the plan; nothing takes back what was."""
+
+    task: TaskKey
+    what: Happened | None = None
 
 
 class NextOut(Schema):

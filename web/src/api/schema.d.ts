@@ -2232,6 +2232,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/timelines/of/{order_id}/became": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Task Became
+         * @description The timing of an order with what is said of a task now; nothing is saved.
+         */
+        post: operations["task_became"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/timelines/start-by/{dessert_id}": {
         parameters: {
             query?: never;
@@ -2576,6 +2596,15 @@ export interface components {
              * Format: uuid
              */
             tray: string;
+        };
+        /**
+         * BecameIn
+         * @description What is said of a task of the plan; nothing takes back what was.
+         */
+        BecameIn: {
+            /** Task */
+            task: string;
+            what?: components["schemas"]["Happened"] | null;
         };
         /**
          * BeginIn
@@ -4483,6 +4512,12 @@ export interface components {
              */
             times: number;
         };
+        /**
+         * Happened
+         * @description What is said of a task during the day.
+         * @enum {string}
+         */
+        Happened: "begun" | "done" | "late" | "failed";
         /**
          * HeldIn
          * @description Another dessert of the kitchen that stands on this one, or inside it at a height [mm].
@@ -13697,6 +13732,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TimelineOut"];
+                };
+            };
+            /** @description A problem */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemOut"];
+                };
+            };
+        };
+    };
+    task_became: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                order_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BecameIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimingIn"];
                 };
             };
             /** @description A problem */

@@ -13,7 +13,15 @@ from fernbell.core.planning.timeline.conflict import (
 )
 from fernbell.core.planning.timeline.derive import work_of
 from fernbell.core.planning.timeline.easing import Easing, EasingKind, ways_out
-from fernbell.core.planning.timeline.edits import Edit, Mark, Marked, edited, from_now
+from fernbell.core.planning.timeline.edits import (
+    Edit,
+    Happened,
+    Mark,
+    Marked,
+    became,
+    edited,
+    from_now,
+)
 from fernbell.core.planning.timeline.solve import Halt, Outcome, Reached, fits, solve
 from fernbell.core.planning.timeline.spare import begins, latest
 from fernbell.core.planning.timeline.verify import at, faults
@@ -48,6 +56,7 @@ __all__ = [
     "EasingKind",
     "Edit",
     "Halt",
+    "Happened",
     "Hold",
     "Link",
     "Mark",
@@ -63,6 +72,7 @@ __all__ = [
     "Wave",
     "Work",
     "at",
+    "became",
     "begins",
     "board",
     "conflict",

@@ -7,6 +7,7 @@ from enum import StrEnum
 from fernbell.core.errors import check_range
 from fernbell.core.planning.timeline.minutes import on_grid
 from fernbell.core.planning.timeline.work import LONGEST_MIN, Hold, Link, Point, Task, Work
+from fernbell.starter.practice import practice
 
 AGAIN = "~"
 """Behind the key of a task that is done again."""
@@ -41,6 +42,56 @@ class Marked:
     since_min: int
     until_min: int
     by: str | None = None
+
+
+class Happened(StrEnum):
+    """What is said of a task during the day."""
+
+    BEGUN = "begun"
+    DONE = "done"
+    LATE = "late"
+    FAILED = "failed"
+
+
+_LATE = int(practice("late"))
+
+
+def became(
+    what: Happened,
+    start_min: int,
+    minutes: int,
+    now_min: int,
+    before: Marked | None = None,
+    by: str | None = None,
+) -> Marked | Edit:
+    """What has become of a task that was planned, said now.
+
+    What was not marked before went on as planned; what is done or failed before its time was over
+    by now. What is late takes longer: where it has begun, from then on.
+
+    Args:
+        what: is said of it [Happened].
+        start_min: when it was planned [min].
+        minutes: how long [min].
+        now_min: when it is said [min].
+        before: what was said of it before [Marked].
+        by: who does it [key].
+    Returns:
+        its mark; of what is late and has not begun, how long it takes instead [min].
+    Source:
+        definition; how much is meant by late is common practice.
+    """
+    if what is Happened.LATE:
+        if before is None:
+            return Edit(minutes=minutes + _LATE)
+        return Marked(Mark.BEGUN, before.since_min, before.until_min + _LATE, by)
+    begun = start_min if start_min <= now_min else now_min - minutes
+    since = before.since_min if before else begun
+    if what is Happened.BEGUN:
+        return Marked(Mark.BEGUN, now_min, max(now_min, start_min) + minutes, by)
+    if what is Happened.DONE:
+        return Marked(Mark.DONE, since, max(since, min(now_min, start_min + minutes)), by)
+    return Marked(Mark.FAILED, since, max(since, now_min), by)
 
 
 def edited(work: Work, edits: Mapping[str, Edit]) -> Work:

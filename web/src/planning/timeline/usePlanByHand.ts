@@ -1,19 +1,17 @@
 /** What is done to a plan by hand: tasks moved, held and marked, ways out taken; then re-planned. */
 import { computed, watch } from 'vue'
 
-import type { EasedWay, OrderEntry, Timing } from '../../api/types'
+import type { Became, EasedWay, OrderEntry, Timing } from '../../api/types'
 import type { useOrder } from '../usePlanning'
 import { momentOf } from './axis'
 import type { useTimeline } from './useTimeline'
 
 type Held = NonNullable<Timing['held']>[string]
-type Mark = NonNullable<Timing['marks']>[string]
 export interface Hold {
   minute?: number
   person?: string
   minutes?: number
 }
-const LATE_MIN = 15
 const NO_TIMING: Timing = {
   services: [],
   days_ahead: 1,
@@ -67,32 +65,10 @@ export function usePlanByHand(
   const move = (task: string, minute: number, person: string | null) =>
     hold(task, { minute, ...(person ? { person } : {}) })
 
-  function mark(task: string, what: Mark['mark'] | 'late' | null) {
-    const bar = barOf(task)
-    const origin = result.value?.origin
-    if (!bar || !origin) return
-    if (!what) return change({ marks: without(timing.value.marks, task) })
-    const marks = { ...timing.value.marks }
-    const long = bar.until_min - bar.since_min
-    const now = Math.round((plan.timeline.value?.now_min ?? bar.until_min) / 5) * 5
-    if (what === 'late' && !marks[task]) return hold(task, { minutes: long + LATE_MIN })
-    const begun = marks[task]?.since
-    const since = begun ?? momentOf(origin, bar.since_min <= now ? bar.since_min : now - long)
-    const ends: Record<NonNullable<typeof what>, number> = {
-      begun: Math.max(now, bar.since_min) + long,
-      done: bar.since_min <= now ? Math.min(now, Math.max(bar.until_min, bar.since_min)) : now,
-      failed: bar.since_min <= now ? Math.max(now, bar.since_min) : now,
-      late: bar.until_min + LATE_MIN,
-    }
-    const until = momentOf(origin, ends[what])
-    const by = isRow(bar.lane)
-    marks[task] = {
-      mark: what === 'late' ? 'begun' : what,
-      since: what === 'begun' ? momentOf(origin, now) : since,
-      until: until < since ? since : until,
-      by,
-    }
-    return change({ marks })
+  /** What is said of a task becomes its times where the plan is known. */
+  async function mark(task: string, what: Became['what']) {
+    const found = await plan.became({ task, what })
+    if (found) await edit({ timing: found })
   }
 
   async function takeWay(way: EasedWay) {

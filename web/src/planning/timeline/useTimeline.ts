@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef, watch } from 'vue'
 
 import { api, refusalOf, take } from '../../api/client'
-import type { Timeline } from '../../api/types'
+import type { Became, Timeline, Timing } from '../../api/types'
 
 const BUSY = ['queued', 'running']
 const LOOKS_EVERY_MS = 400
@@ -74,6 +74,22 @@ export function useTimeline(id: () => string | undefined) {
     }
   }
 
+  /** The timing with what is said of a task now; nothing where that is refused. */
+  async function became(body: Became) {
+    refused.value = ''
+    try {
+      return await take<Timing>(
+        api.POST('/api/timelines/of/{order_id}/became', {
+          params: { path: { order_id: id() ?? '' } },
+          body,
+        }) as never,
+      )
+    } catch (error) {
+      refused.value = refusalOf(error).detail
+      return null
+    }
+  }
+
   async function stop() {
     const now = query.data.value
     if (!now) return
@@ -89,5 +105,5 @@ export function useTimeline(id: () => string | undefined) {
     }
   }
 
-  return { timeline, busy, asking, refused, ask, stop, look: () => query.refetch() }
+  return { timeline, busy, asking, refused, ask, stop, became, look: () => query.refetch() }
 }
