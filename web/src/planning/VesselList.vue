@@ -9,6 +9,7 @@ import type { Vessel, VesselEntry } from '../api/types'
 import ChoiceField from '../kit/ChoiceField.vue'
 import FoldCard from '../kit/FoldCard.vue'
 import NumberField from '../kit/NumberField.vue'
+import KitchenRowHead from './KitchenRowHead.vue'
 
 defineProps<{ disabled: boolean }>()
 const { rows } = useRows('vessels')
@@ -35,12 +36,6 @@ const edit = (row: Vessel, changed: Partial<VesselEntry>) => {
   const data = { name, kind, least, most, number, ...changed }
   return attempt(row.id, change.mutateAsync({ id: row.id, revision: row.revision, data }))
 }
-/** A name that is refused stands there until it is mended; none at all is the one before. */
-function rename(row: Vessel, field: HTMLInputElement) {
-  const name = field.value.trim()
-  if (name) void edit(row, { name })
-  else field.value = row.name
-}
 function add(kind: string) {
   const words = wordsOf(kind)
   if (!words) return
@@ -55,27 +50,14 @@ function add(kind: string) {
   <FoldCard title="What it is made in" name="plan.vessels">
     <ul class="list" aria-label="What it is made in">
       <li v-for="row in rows" :key="row.id" :aria-label="row.name">
-        <header>
-          <input
-            class="name"
-            :value="row.name"
-            :aria-label="`What ${row.name} is called`"
-            :disabled="disabled"
-            :aria-invalid="Boolean(wrongAt(row, 'name'))"
-            maxlength="120"
-            @change="rename(row, $event.target as HTMLInputElement)"
-          />
-          <button
-            v-if="!disabled"
-            type="button"
-            class="deed small"
-            :aria-label="`Take ${row.name} away`"
-            @click="attempt(row.id, archive.mutateAsync(row.id))"
-          >
-            ×
-          </button>
-        </header>
-        <p v-if="wrongAt(row, 'name')" class="wrong">{{ wrongAt(row, 'name') }}</p>
+        <KitchenRowHead
+          :name="row.name"
+          :label="`What ${row.name} is called`"
+          :error="wrongAt(row, 'name')"
+          :disabled="disabled"
+          @rename="(name) => edit(row, { name })"
+          @away="attempt(row.id, archive.mutateAsync(row.id))"
+        />
         <div class="sides">
           <NumberField
             v-if="wordsOf(row.kind)?.least_says"
@@ -129,33 +111,6 @@ function add(kind: string) {
 li {
   border-top: 1px solid var(--rule);
   padding: 7px 0;
-}
-
-header {
-  align-items: center;
-  display: flex;
-  justify-content: space-between;
-}
-
-.name {
-  background: none;
-  border: 0;
-  border-bottom: 1px solid transparent;
-  color: inherit;
-  flex: 1;
-  font: inherit;
-  font-weight: 700;
-  min-width: 0;
-  padding: 2px 0;
-}
-
-.name:hover:not(:disabled),
-.name:focus {
-  border-bottom-color: var(--leaf-strong);
-}
-
-.name[aria-invalid='true'] {
-  border-bottom-color: var(--brick);
 }
 
 .add {

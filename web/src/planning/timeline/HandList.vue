@@ -7,6 +7,7 @@ import { useRows, useWrites } from '../../api/shelves'
 import type { Hand, HandEntry } from '../../api/types'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldCard from '../../kit/FoldCard.vue'
+import KitchenRowHead from '../KitchenRowHead.vue'
 
 defineProps<{ disabled: boolean; off: readonly string[] }>()
 const emit = defineEmits<{ off: [id: string, off: boolean] }>()
@@ -59,28 +60,14 @@ function add() {
   <FoldCard title="Who works here" name="plan.hands">
     <ul class="list" aria-label="Who works here">
       <li v-for="row in rows" :key="row.id" :aria-label="row.name">
-        <header>
-          <input
-            class="name"
-            :value="row.name"
-            :aria-label="`Name of ${row.name}`"
-            :disabled="disabled"
-            maxlength="120"
-            @change="
-              ($event.target as HTMLInputElement).value.trim() &&
-              edit(row, { name: ($event.target as HTMLInputElement).value })
-            "
-          />
-          <button
-            v-if="!disabled"
-            type="button"
-            class="deed small"
-            :aria-label="`Take ${row.name} away`"
-            @click="attempt(row.id, archive.mutateAsync(row.id))"
-          >
-            ×
-          </button>
-        </header>
+        <KitchenRowHead
+          :name="row.name"
+          :label="`Name of ${row.name}`"
+          :error="wrong?.at === row.id ? wrong.says : undefined"
+          :disabled="disabled"
+          @rename="(name) => edit(row, { name })"
+          @away="attempt(row.id, archive.mutateAsync(row.id))"
+        />
         <div class="facts">
           <label>
             <span class="unseen">{{ row.name }} is trusted as</span>
@@ -133,7 +120,6 @@ function add() {
           />
           in for this order
         </label>
-        <p v-if="wrong?.at === row.id" class="wrong">{{ wrong.says }}</p>
       </li>
     </ul>
     <p v-if="!rows.length" class="quiet">Nobody yet: a plan needs to know who is in, and when.</p>
@@ -150,28 +136,6 @@ li {
   display: grid;
   gap: 5px;
   padding: 7px 0;
-}
-
-header {
-  align-items: center;
-  display: flex;
-}
-
-.name {
-  background: none;
-  border: 0;
-  border-bottom: 1px solid transparent;
-  color: inherit;
-  flex: 1;
-  font: inherit;
-  font-weight: 700;
-  min-width: 0;
-  padding: 2px 0;
-}
-
-.name:hover:not(:disabled),
-.name:focus {
-  border-bottom-color: var(--leaf-strong);
 }
 
 .facts {
