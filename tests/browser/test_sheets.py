@@ -129,12 +129,12 @@ def test_too_many_are_refused_and_the_field_says_so(page: Page, demo: str, count
 def test_two_sizes_are_told_apart_and_a_third_group_has_a_sheet_of_its_own(
     page: Page, demo: str
 ) -> None:
-    come_in(page, demo)
     row = Dessert.objects.get(name="Reedbed")
     rings = ("Ring 12 cm, 4.5 high", "Ring 14 cm, 4.5 high", "Ring 16 cm, 4.5 high")
     found = [Mold.objects.get(name=name).pk for name in rings]
     row.sizes = [{"key": f"s{at}", "mold": str(key), "count": 2} for at, key in enumerate(found)]
     row.save()
+    come_in(page, demo)
     laid_out(page, f"{demo}/desserts/{row.pk}/sheets")
     headings = page.get_by_role("heading", name="Reedbed", level=1)
     expect(headings).to_have_count(2)
