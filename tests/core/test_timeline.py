@@ -34,6 +34,7 @@ from fernbell.core.planning.timeline import (
     Point,
     Sort,
     Station,
+    Taken,
     Task,
     Wave,
     Work,
@@ -146,8 +147,12 @@ def test_the_checker_sees_every_way_a_plan_can_be_wrong(night: tuple[Work, Outco
 # Small enough to try everything
 
 
-def tiny(seed: int) -> Work:
-    """Four tasks on a grid of an hour, two people, one place for one."""
+def sent(of: Station | Person, since: int, until: int, amount: int = 1, at_c: int = 0) -> Taken:
+    return Taken(of.key, since, until, "Another night", "theirs", amount, at_c or None)
+
+
+def tiny(seed: int, *, beside: bool) -> Work:
+    """Four tasks on a grid of an hour, two people, one place for one; beside another order."""
     minutes = [60 * (1 + (seed >> at) % 2) for at in range(4)]
     tasks = [
         Task(f"t{at}", f"T{at}", m, 1 + (seed >> (at + 4)) % 2) for at, m in enumerate(minutes)
@@ -159,7 +164,9 @@ def tiny(seed: int) -> Work:
     links = (Link("t0", "t1", 60 * (seed % 2), 180), Link("t2", "t3", 0, 60 * (1 + seed % 3)))
     holds = tuple(Hold(k, ("pot",), Point(k), Point(k, end=True)) for k in ("t1", "t2"))
     places = (Station("pot", "Pot", "pot", 1),)
-    return Work(tuple(tasks), links, holds, people, places, Aims((Aim.LATE,)), 0, 360)
+    pot, other = 60 * (seed % 4), 60 * (seed % 5)
+    taken = (sent(places[0], pot, pot + 60), sent(people[0], other, other + 60)) if beside else ()
+    return Work(tuple(tasks), links, holds, people, places, Aims((Aim.LATE,)), 0, 360, taken)
 
 
 def least_span(work: Work) -> float | None:
@@ -179,9 +186,12 @@ def least_span(work: Work) -> float | None:
     return best
 
 
-@pytest.mark.parametrize("seed", [0, 3, 21, 57, 100, 145, 200, 255])
-def test_trying_everything_finds_nothing_better(seed: int) -> None:
-    work = tiny(seed)
+@pytest.mark.parametrize(
+    ("seed", "beside"),
+    [*product([0, 3, 21, 57, 100, 145, 200, 255], [False]), *product([3, 57, 145, 200], [True])],
+)
+def test_trying_everything_finds_nothing_better(seed: int, beside: bool) -> None:
+    work = tiny(seed, beside=beside)
     found = solve(work, seconds=10)
     assert (found.reached[0].value if found else None) == least_span(work)
 
@@ -366,6 +376,71 @@ def test_nobody_who_may_do_it_is_named() -> None:
     _, kinds, says = refused(people=(("Junia", 1),))
     assert kinds == {DemandKind.HANDS}
     assert says == ["the hands of Junia (apprentice)"]
+
+
+# Beside other orders
+
+
+def test_people_and_places_of_another_order_are_left_to_it(night: tuple[Work, Outcome]) -> None:
+    """The plan of one order put onto itself: nobody and nothing is left where that is."""
+    work, found = night
+    drawn = board(work, found.plan, FRIDAY)
+    theirs = tuple(
+        Taken(one.lane, one.since_min, one.until_min, "Another night", one.title, one.amount)
+        for one in (*drawn.bars, *drawn.stays)
+        if one.since_min < DAY  # of the evening before, so that the day itself is free
+    )
+    beside = replace(work, taken=theirs)
+    assert any("at once" in one for one in faults(beside, found.plan))
+    assert any("holds" in one for one in faults(beside, found.plan))
+    own = solve(beside, seconds=20)
+    assert own is not None
+    assert faults(beside, own.plan) == ()
+    assert {one.order for one in board(beside, own.plan, FRIDAY).others} == {"Another night"}
+
+
+def test_an_oven_another_order_has_at_another_heat_is_waited_for() -> None:
+    oven = Station("oven", "Oven", "oven", 4, 15)
+    own = Point("bake"), Point("bake", end=True)
+    bake = Task("bake", "bake", 20, due_min=200)
+    alone = Work((bake,), holds=(Hold("bake", ("oven",), *own, 2, 180),), places=(oven,))
+    for at_c, ends in ((180, 200), (160, 65)):
+        # Two of four trays, until the end: shared at one heat, else out by a quarter hour before.
+        work = replace(alone, taken=(sent(oven, 80, 200, 2, at_c),), closes_min=200)
+        found = solve(work, seconds=5)
+        assert found is not None
+        assert found.plan.starts["bake"] + 20 == ends
+        assert faults(work, found.plan) == ()
+        late = replace(found.plan, starts={"bake": 120})
+        assert bool(faults(work, late)) == (at_c == 160)
+
+
+def test_what_another_order_has_beyond_all_there_is_leaves_nothing_and_breaks_nothing() -> None:
+    freezer = Station("freezer", "Freezer", "freezer", 10)
+    hold = Hold("cold", ("freezer",), Point("one"), Point("one", end=True), 3)
+    work = Work((Task("one", "one", 10),), holds=(hold,), places=(freezer,), closes_min=100)
+    full = replace(work, taken=(sent(freezer, 50, 100, 8), sent(freezer, 60, 90, 8)))
+    found = solve(full, seconds=5)
+    assert found is not None
+    assert found.plan.starts["one"] == 40
+    (lane,) = (one for one in board(full, found.plan, FRIDAY).lanes if one.key == "freezer")
+    assert (lane.says, lane.tracks) == ("10 of 10 l", 2)
+
+
+def test_another_order_in_the_way_is_named() -> None:
+    cook = Person("p", "P", 2, ((0, 100),))
+    task = Task("one", "one", 40, 2, due_min=100)
+    work = Work((task,), people=(cook,), taken=(sent(cook, 30, 70),), closes_min=100)
+    every = demands(work, lambda kind, key: f"{kind} {key}")
+    found = conflict(work, every, seconds=5)
+    assert found is not None
+    assert "others Another night" in [one.says for one in found.demands]
+
+
+def test_how_late_a_task_may_be_leaves_its_person_to_another_order() -> None:
+    cook = Person("p", "P", 2, ((0, 200),))
+    work = Work((Task("one", "one", 20, 2),), people=(cook,), taken=(sent(cook, 60, 90),))
+    assert latest(work, Planned({"one": 10}, {"one": "p"}, {}))["one"] == 40
 
 
 def test_what_fits_is_in_no_conflict() -> None:

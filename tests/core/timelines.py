@@ -1,5 +1,6 @@
 """Kitchens for the tests of the timeline: the demo's full night, and random ones."""
 
+from collections.abc import Iterator
 from random import Random
 
 from fernbell.core.planning import Ordered, Vessel
@@ -14,6 +15,7 @@ from fernbell.core.planning.timeline import (
     Point,
     Sort,
     Station,
+    Taken,
     Task,
     Wave,
     Work,
@@ -71,6 +73,20 @@ def asked(
         opens_min=opens,
         out=out,
     )
+
+
+def random_taken(seed: int, people: list[Person], places: tuple[Station, ...]) -> Iterator[Taken]:
+    """Now and then another order has of a kitchen what chance says, off the five minutes too."""
+    draw = Random(-seed)
+    for one in (*people, *places):
+        if draw.random() < 0.25:
+            since = draw.randrange(0, SERVICE)
+            until = since + draw.choice([7, 45, 200])
+            kind = one.kind if isinstance(one, Station) else ""
+            most = one.capacity if isinstance(one, Station) else 1
+            heat = draw.choice([160, 180]) if kind == "oven" else None
+            order = draw.choice(["Early", "Late"])
+            yield Taken(one.key, since, until, order, "other", draw.randint(1, most + 3), heat)
 
 
 def random_work(seed: int, desserts: int) -> Work:
@@ -134,4 +150,5 @@ def random_work(seed: int, desserts: int) -> Work:
         Aims((Aim.NO_EARLY, Aim.LATE, Aim.FRESH, Aim.CALM), ((0, 510), (DAY, DAY + 510))),
         0,
         SERVICE,
+        tuple(random_taken(seed, people, places)),
     )

@@ -349,6 +349,78 @@ def test_an_hour_is_lost_in_the_night_the_clock_goes_forward(demo: Client) -> No
     assert (after - before) / 60 == hours - 1
 
 
+def another_night(lines: int = 2) -> Order:
+    """A second order of the same evening."""
+    first = Order.objects.get()
+    own = [dict(one) for one in first.lines[:lines]]
+    return Order.objects.create(
+        kitchen=first.kitchen, name="Another night", lines=own, timing=first.timing
+    )
+
+
+def of(client: Client, order: Order) -> dict[str, Any]:
+    return client.get(f"/api/timelines/of/{order.pk}").json()["result"]["board"]
+
+
+def ask_of(client: Client, order: Order) -> str:
+    answer = post(client, f"/api/timelines/of/{order.pk}", {"near": False})
+    assert answer.status_code == 202, answer.content
+    key: str = answer.json()["id"]
+    return key
+
+
+def at_once(one: dict[str, Any], other: dict[str, Any]) -> list[str]:
+    """What two boards ask of the same people at the same time, and of stores too small for both."""
+    people = {lane["key"] for lane in one["lanes"] if lane["kind"] in ("person", "mixer")}
+    return [
+        f"{a['title']} and {b['title']}"
+        for a in one["bars"]
+        for b in other["bars"]
+        if a["lane"] == b["lane"] and a["lane"] in people
+        if a["since_min"] < b["until_min"] and b["since_min"] < a["until_min"]
+    ]
+
+
+def test_two_orders_of_one_night_share_hands_and_places(demo: Client) -> None:
+    change(demo, days_ahead=2)
+    first, second = Order.objects.get(), another_night()
+    make_timeline(timeline=ask_of(demo, first))
+    make_timeline(timeline=ask_of(demo, second))
+    night, another = of(demo, first), of(demo, second)
+    assert night["others"] == []
+    assert {one["order"] for one in another["others"]} == {"Full night, 96 covers"}
+    assert at_once(night, another) == []
+    # What is planned meanwhile for the other makes this one another question.
+    known = str(first.timelines.get().pk)
+    assert ask_of(demo, first) != known
+    # Put away, or not served any more, it has nothing.
+    for gone in ({"archived_at": now()}, {"archived_at": None, "timing": {"services": []}}):
+        Order.objects.filter(pk=second.pk).update(**gone)
+        make_timeline(timeline=ask_of(demo, first))
+        assert of(demo, first)["others"] == []
+
+
+def test_what_is_planned_meanwhile_for_another_order_is_made_room_for(
+    demo: Client, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    change(demo, days_ahead=2)
+    first, second = Order.objects.get(), another_night()
+    asked = [ask_of(demo, first), ask_of(demo, second)]
+    solve, begun = jobs.solve, []
+
+    def meanwhile(*args: Any, **how: Any) -> Any:
+        found = solve(*args, **how)
+        begun.append(how)
+        if len(begun) == 1:
+            make_timeline(timeline=asked[1])
+        return found
+
+    monkeypatch.setattr(jobs, "solve", meanwhile)
+    make_timeline(timeline=asked[0])
+    assert at_once(of(demo, first), of(demo, second)) == []
+    assert begun[-1]["keep"]
+
+
 def test_a_timeline_of_another_kitchen_is_not_there(demo: Client, stranger: Member) -> None:
     change(demo)
     asked = ask(demo).json()

@@ -79,7 +79,7 @@ class _Making:
         self.member = member
         self.halt = Halt()
         self.entry = OrderIn.model_validate(row.asked)
-        self.night: Night = night_of(member, self.entry, row.now_at)
+        self.night = self._night()
         self.begun = monotonic()
         self.answers = 0
         self.says = ""
@@ -95,7 +95,18 @@ class _Making:
         said = faults(self.night.work, found.plan)
         if said:
             raise AssertionError(f"a plan that does not hold: {said[0]}")
+        now = self._night()
+        if now.fingerprint != self.night.fingerprint and faults(now.work, found.plan):
+            # Another order was planned meanwhile, and has what this one has.
+            self.night = now
+            found = self._solved(found.plan, keep=True)
+            if found is None:
+                return self._why()
         return ("stopped" if found.stopped else "done"), self._result(found)
+
+    def _night(self) -> Night:
+        """The order beside what the others have planned until now."""
+        return night_of(self.member, self.row.order_id, self.entry, self.row.now_at)
 
     @contextmanager
     def watched(self) -> Iterator[None]:

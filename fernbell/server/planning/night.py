@@ -25,6 +25,7 @@ from fernbell.core.planning.timeline import (
 )
 from fernbell.server.kitchens.models import Member
 from fernbell.server.planning.assemble import LineMade, inputs_of, lines_of, vessels_of
+from fernbell.server.planning.beside import taken_by_others
 from fernbell.server.planning.models import Hand
 from fernbell.server.planning.schemas import OrderIn
 from fernbell.server.planning.timing_schemas import LookOut, MarkIn, ServiceIn, TimingIn
@@ -42,6 +43,7 @@ _OVER = "It is over: choose a service later than now."
 class Night:
     """An order as core plans it; `fingerprint` is of all it follows from."""
 
+    order: UUID
     commission: Commission
     work: Work
     clock: Clock
@@ -50,8 +52,8 @@ class Night:
     fingerprint: str
 
 
-def night_of(member: Member, entry: OrderIn, now: datetime) -> Night:
-    """What an entry asks of the kitchen, from now on.
+def night_of(member: Member, order: UUID, entry: OrderIn, now: datetime) -> Night:
+    """What an entry of an order asks of the kitchen beside all others, from now on.
 
     Refuses an order without desserts or services, a service that is over, and a kitchen in which
     nobody works.
@@ -89,9 +91,10 @@ def night_of(member: Member, entry: OrderIn, now: datetime) -> Night:
     marks = {key: marked_of(one, clock) for key, one in timing.marks.items()}
     minute = clock.minute(now)
     work = from_now(whole, marks, minute) if minute > whole.opens_min or marks else whole
+    work = replace(work, taken=taken_by_others(member, order, clock, work))
     print_ = hashlib.sha256(repr((replace(work, opens_min=0), clock)).encode()).hexdigest()
     looks = {key: LookOut(flavor=x.flavor, kind=x.kind) for key, x in known.heads.items()}
-    return Night(commission, work, clock, lines, looks, print_)
+    return Night(order, commission, work, clock, lines, looks, print_)
 
 
 def clock_of(member: Member, timing: TimingIn) -> Clock:

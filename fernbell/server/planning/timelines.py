@@ -102,7 +102,7 @@ def ask(request: MemberRequest, order_id: UUID, data: PlanIn) -> Any:
     entry = OrderIn.model_validate(snapshot_order(order))
     moment = now()
     # Beside another plan, what comes of it is that plan's too: it is worked out, and at once.
-    print_ = "" if data.near else night_of(member, entry, moment).fingerprint
+    print_ = "" if data.near else night_of(member, order.pk, entry, moment).fingerprint
     alike = order.timelines.filter(fingerprint=print_).exclude(fingerprint="")
     known = alike.exclude(state__in=("failed", "stopped")).first()
     if known and known == order.timelines.first() and _known(known, moment):

@@ -101,7 +101,7 @@ def conflict_out(
         says = said(way, night, entry, with_it)
         if with_it == entry:
             continue
-        eased = night_of(member, with_it, now)
+        eased = night_of(member, night.order, with_it, now)
         outcome = _tried(eased, seconds, halt)
         if outcome is None:
             tried.append(says)

@@ -2712,6 +2712,8 @@ export interface components {
             lanes: components["schemas"]["Lane"][];
             /** Last Hour */
             last_hour: string;
+            /** Others */
+            others: components["schemas"]["Elsewhere"][];
             /** Pulls */
             pulls: components["schemas"]["Pull"][];
             /** Services */
@@ -3607,6 +3609,26 @@ export interface components {
          * @enum {string}
          */
         EggPart: "whole" | "yolk" | "white";
+        /**
+         * Elsewhere
+         * @description What another order has of a lane [min]; it is moved on that order's own board.
+         */
+        Elsewhere: {
+            /** Hours */
+            hours: string;
+            /** Lane */
+            lane: string;
+            /** Order */
+            order: string;
+            /** Since Min */
+            since_min: number;
+            /** Title */
+            title: string;
+            /** Track */
+            track: number;
+            /** Until Min */
+            until_min: number;
+        };
         /**
          * EnterKitchen
          * @description Another of one's kitchens.

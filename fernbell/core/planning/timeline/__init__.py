@@ -1,7 +1,7 @@
 """The timeline: backwards from service, through ovens, freezers, molds and hands."""
 
 from fernbell.core.planning.timeline.asked import AskedLine, Commission, Wave
-from fernbell.core.planning.timeline.board import Board, board
+from fernbell.core.planning.timeline.board import Board
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.conflict import (
     Conflict,
@@ -12,6 +12,7 @@ from fernbell.core.planning.timeline.conflict import (
     without,
 )
 from fernbell.core.planning.timeline.derive import work_of
+from fernbell.core.planning.timeline.drawing import board
 from fernbell.core.planning.timeline.easing import Easing, EasingKind, ways_out
 from fernbell.core.planning.timeline.edits import (
     Edit,
@@ -37,6 +38,7 @@ from fernbell.core.planning.timeline.work import (
     Point,
     Sort,
     Station,
+    Taken,
     Task,
     Work,
 )
@@ -68,6 +70,7 @@ __all__ = [
     "Reached",
     "Sort",
     "Station",
+    "Taken",
     "Task",
     "Wave",
     "Work",

@@ -25,6 +25,7 @@ class DemandKind(StrEnum):
     WAIT = "wait"
     KEEPS = "keeps"
     HELD = "held"
+    OTHERS = "others"
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,6 +66,8 @@ def _every(work: Work) -> Iterator[tuple[DemandKind, str]]:
     for task in work.tasks:
         if task.at_min is not None and not task.over and task.sort is not Sort.SERVE:
             yield DemandKind.HELD, task.key
+    for order in dict.fromkeys(one.order for one in work.taken):
+        yield DemandKind.OTHERS, order
     held = {place for one in work.holds for place in one.places}
     used = [one for one in work.places if one.key in held]
     for key in dict.fromkeys(_kind(one) for one in used):
@@ -113,6 +116,7 @@ def without(work: Work, dropped: Sequence[Demand]) -> Work:
             if one.since.task in left and one.until.task in left
         ),
         people=tuple(_at_hours(work, one, keys) for one in work.people),
+        taken=tuple(one for one in work.taken if one.order not in keys.get(DemandKind.OTHERS, ())),
         opens_min=work.opens_min - (_EARLIER_DAYS * _DAY if DemandKind.OPENS in keys else 0),
         closes_min=work.closes_min + (_LATER_DAYS * _DAY if DemandKind.SERVICE in keys else 0),
     )

@@ -2,17 +2,28 @@
 
 from collections.abc import Iterable, Iterator, Sequence
 from functools import reduce
-from itertools import combinations
+from itertools import combinations, pairwise, product
 from math import gcd
 
 from ortools.sat.python import cp_model
 
 from fernbell.core.planning.timeline.teams import shared_out, teams_of
-from fernbell.core.planning.timeline.work import LONGEST_MIN, Aim, Hold, Planned, Point, Task, Work
+from fernbell.core.planning.timeline.work import (
+    LONGEST_MIN,
+    Aim,
+    Hold,
+    Planned,
+    Point,
+    Station,
+    Task,
+    Work,
+)
 
 Spans = list[tuple[int, int]]
 Held = tuple[Hold, cp_model.IntervalVar, cp_model.IntVar | None]
 """What a place holds, and the literal of its being there."""
+Heat = tuple[int, cp_model.LinearExprT, cp_model.LinearExprT, cp_model.IntVar | None]
+"""How hot an oven is asked to be [°C], since when and until when, where it is that oven."""
 
 
 def merged(spans: Iterable[tuple[int, int]]) -> Spans:
@@ -32,6 +43,28 @@ def merged(spans: Iterable[tuple[int, int]]) -> Spans:
         elif until > since:
             found.append((since, until))
     return found
+
+
+def loaded(spans: Iterable[tuple[int, int, int]], most: int) -> Iterator[tuple[int, int, int]]:
+    """How much is in a place at once, piece by piece, and never more than it takes.
+
+    Args:
+        spans: since, until and how much of it, shape (n,) [min, min, 1].
+        most: that it takes [1].
+    Returns:
+        pieces apart from one another, in order, shape (m,) [min, min, 1].
+    Source:
+        definition.
+    """
+    steps: dict[int, int] = {}
+    for since, until, amount in spans:
+        steps[since] = steps.get(since, 0) + amount
+        steps[until] = steps.get(until, 0) - amount
+    inside = 0
+    for since, until in pairwise(sorted(steps)):
+        inside += steps[since]
+        if inside:
+            yield since, until, min(most, inside)
 
 
 class Model:
@@ -104,7 +137,10 @@ class Model:
         """Each task by one who may do it and is in; of a team no more than there are at once."""
         own: dict[str, list[cp_model.IntervalVar]] = {key: [] for key in self.teams}
         by_skill: dict[int, list[cp_model.IntervalVar]] = {}
-        busy: dict[str, Spans] = {key: [] for key in self.teams}
+        busy: dict[str, Spans] = {
+            key: [(one.since_min, one.until_min) for one in self.work.taken_of.get(key, ())]
+            for key in self.teams
+        }
         for task in self.work.tasks:
             if task.skill is None or not task.minutes:
                 continue
@@ -131,7 +167,7 @@ class Model:
                 )
                 self._in_hours(task, key, lit)
         for key, team in self.teams.items():
-            taken = [self._fixed(span) for span in merged(busy[key])]
+            taken = [self._fixed(span) for span in merged(map(self._outwards, busy[key]))]
             if len(team) == 1:
                 self.cp.add_no_overlap([*own[key], *taken])
             else:
@@ -157,9 +193,12 @@ class Model:
             if len(able) > 1 and len(asked) > len(able):
                 self.cp.add_cumulative(asked, [1] * len(asked), len(able))
 
+    def _outwards(self, span: tuple[int, int]) -> tuple[int, int]:
+        """A stretch of minutes on the grid, no shorter than it is."""
+        return span[0] // self.grid, -(-span[1] // self.grid)
+
     def _fixed(self, span: tuple[int, int]) -> cp_model.IntervalVar:
-        since, until = span[0] // self.grid, -(-span[1] // self.grid)
-        return self.cp.new_fixed_size_interval_var(since, until - since, "taken")
+        return self.cp.new_fixed_size_interval_var(span[0], span[1] - span[0], "taken")
 
     def _rooms(self) -> None:
         """Each hold in one of its places; no place takes more than it can at once."""
@@ -170,14 +209,20 @@ class Model:
                     inside.setdefault(name, []).append((hold, interval, lit))
         for key, held in inside.items():
             place = self.work.place[key]
-            amounts = [hold.amount for hold, _, _ in held]
+            others = [
+                (*self._outwards((one.since_min, one.until_min)), one.amount)
+                for one in self.work.taken_of.get(key, ())
+            ]
+            taken = list(loaded(others, place.capacity))
+            amounts = [hold.amount for hold, _, _ in held] + [amount for _, _, amount in taken]
             intervals = [interval for _, interval, _ in held]
+            intervals += [self._fixed((since, until)) for since, until, _ in taken]
             if place.capacity < 2 * min(amounts):
                 self.cp.add_no_overlap(intervals)
             if sum(amounts) > place.capacity:
                 self.cp.add_cumulative(intervals, amounts, place.capacity)
             if place.change_min:
-                self._heats(held, self._scaled(place.change_min))
+                self._heats(place, held)
 
     def _held(
         self, hold: Hold
@@ -199,19 +244,29 @@ class Model:
                 self.cp.add_bool_and([~lit])
             yield place, self.cp.new_optional_interval_var(since, size, until, lit, hold.key), lit
 
-    def _heats(self, held: Sequence[Held], change: int) -> None:
+    def _heats(self, place: Station, held: Sequence[Held]) -> None:
         """One heat at a time, and time to go from one to another."""
-        for (one, _, lit), (other, _, other_lit) in combinations(held, 2):
-            if one.at_c is None or other.at_c is None or one.at_c == other.at_c:
-                continue
-            both = [x for x in (lit, other_lit) if x is not None]
-            first = self.cp.new_bool_var("first")
-            self.cp.add(
-                self._point(one.until) + change <= self._point(other.since)
-            ).only_enforce_if([*both, first])
-            self.cp.add(
-                self._point(other.until) + change <= self._point(one.since)
-            ).only_enforce_if([*both, ~first])
+        change = self._scaled(place.change_min)
+        own: list[Heat] = [
+            (hold.at_c, self._point(hold.since), self._point(hold.until), lit)
+            for hold, _, lit in held
+            if hold.at_c is not None
+        ]
+        others: list[Heat] = [
+            (one.at_c, *self._outwards((one.since_min, one.until_min)), None)
+            for one in self.work.taken_of.get(place.key, ())
+            if one.at_c is not None
+        ]
+        for one, other in (*combinations(own, 2), *product(own, others)):
+            if one[0] != other[0]:
+                self._apart(one, other, change)
+
+    def _apart(self, one: Heat, other: Heat, change: int) -> None:
+        """One after the other, in either order, where both are in that oven."""
+        both = [lit for *_, lit in (one, other) if lit is not None]
+        first = self.cp.new_bool_var("first")
+        for before, after, lit in ((one, other, first), (other, one, ~first)):
+            self.cp.add(before[2] + change <= after[1]).only_enforce_if([*both, lit])
 
     def aim(self, aim: Aim) -> cp_model.IntVar | None:
         """What an aim makes as small as can be, on the grid or counted; None where nothing can."""

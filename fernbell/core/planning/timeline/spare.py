@@ -1,9 +1,9 @@
 """How late each task may be without anything that follows being late for its service."""
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from itertools import pairwise
 
-from fernbell.core.planning.timeline.work import Planned, Work, in_order
+from fernbell.core.planning.timeline.work import Planned, Taken, Work, in_order
 
 
 def latest(work: Work, plan: Planned) -> Mapping[str, int]:
@@ -36,6 +36,7 @@ def latest(work: Work, plan: Planned) -> Mapping[str, int]:
         )
         for task in work.tasks
     }
+    elsewhere = _taken(work, plan)
     found: dict[str, int] = {}
     for task in sorted(in_order(work.tasks, work.links), key=lambda one: -plan.starts[one.key]):
         start = plan.starts[task.key]
@@ -44,8 +45,25 @@ def latest(work: Work, plan: Planned) -> Mapping[str, int]:
             continue
         ends = [shift_ends[task.key], task.due_min or work.closes_min]
         ends += [found[key] - least for key, least in after.get(task.key, ()) if key in found]
+        ends += [x.since_min for x in elsewhere[task.key] if x.since_min >= start + task.minutes]
         found[task.key] = max(start, min(ends) - task.minutes)
     return found
+
+
+def _taken(work: Work, plan: Planned) -> dict[str, tuple[Taken, ...]]:
+    """By task, what other orders have of its person, and of its place where that takes one."""
+    found = {one.key: work.taken_of.get(plan.people.get(one.key, ""), ()) for one in work.tasks}
+    for key, place in _alone(work, plan):
+        found[key] = (*found[key], *work.taken_of.get(place, ()))
+    return found
+
+
+def _alone(work: Work, plan: Planned) -> Iterator[tuple[str, str]]:
+    """Tasks in a place that takes one thing at a time, and that place."""
+    for hold in work.holds:
+        place = plan.places.get(hold.key, "")
+        if hold.since.task == hold.until.task and place and work.place[place].capacity == 1:
+            yield hold.since.task, place
 
 
 def _in_turn(work: Work, plan: Planned) -> list[tuple[str, str]]:
@@ -53,11 +71,8 @@ def _in_turn(work: Work, plan: Planned) -> list[tuple[str, str]]:
     rows: dict[str, list[str]] = {}
     for key, who in plan.people.items():
         rows.setdefault(f"by {who}", []).append(key)
-    single = {one.key for one in work.places if one.capacity == 1}
-    for hold in work.holds:
-        place = plan.places.get(hold.key)
-        if place in single and hold.since.task == hold.until.task:
-            rows.setdefault(f"in {place}", []).append(hold.since.task)
+    for key, place in _alone(work, plan):
+        rows.setdefault(f"in {place}", []).append(key)
     found = []
     for row in rows.values():
         row.sort(key=lambda key: plan.starts[key])

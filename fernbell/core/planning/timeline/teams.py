@@ -6,7 +6,8 @@ from fernbell.core.planning.timeline.work import Person, Work
 
 
 def teams_of(work: Work) -> dict[str, tuple[Person, ...]]:
-    """People of one skill and the same hours together; whoever is asked for by name alone.
+    """People of one skill and the same hours together; alone who is asked for by name, or busy
+    with another order.
 
     Args:
         work: tasks and people [Work].
@@ -15,7 +16,7 @@ def teams_of(work: Work) -> dict[str, tuple[Person, ...]]:
     Source:
         definition: a plan that fits some of them fits them in any order.
     """
-    named = {one.by for one in work.tasks if one.by is not None}
+    named = {one.by for one in work.tasks if one.by is not None} | work.taken_of.keys()
     found: dict[object, list[Person]] = {}
     for one in work.people:
         alike: object = one.key if one.key in named else (one.skill, one.shifts)

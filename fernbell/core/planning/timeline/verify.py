@@ -1,9 +1,9 @@
 """Whether a plan holds, told apart from the model that made it: plain loops over what it says."""
 
-from collections.abc import Iterator
-from itertools import pairwise
+from collections.abc import Iterator, Sequence
+from itertools import pairwise, product
 
-from fernbell.core.planning.timeline.work import Hold, Planned, Point, Work
+from fernbell.core.planning.timeline.work import Hold, Person, Planned, Point, Task, Work
 
 
 def faults(work: Work, plan: Planned) -> tuple[str, ...]:
@@ -90,6 +90,15 @@ def _hands(work: Work, plan: Planned) -> Iterator[str]:
                 continue
             if plan.starts[other.key] < _end(work, plan, one.key):
                 yield f"{person.name} does {one.title} and {other.title} at once"
+        yield from _at_others(work, plan, person, own)
+
+
+def _at_others(work: Work, plan: Planned, person: Person, own: Sequence[Task]) -> Iterator[str]:
+    """Somebody who is at another order is not asked for at this one."""
+    for one, taken in product(own, [x for x in work.taken if x.of == person.key]):
+        start, end = plan.starts[one.key], _end(work, plan, one.key)
+        if not one.over and start < taken.until_min and taken.since_min < end:
+            yield f"{person.name} does {one.title} and {taken.title} at once"
 
 
 def _watched(work: Work, plan: Planned) -> Iterator[str]:
@@ -127,10 +136,12 @@ def _rooms(work: Work, plan: Planned) -> Iterator[str]:
             yield f"{hold.key} ends before it begins"
     for place in work.places:
         held = [one for one in _held(work, plan, place.key) if not _settled(work, one[2])]
-        for moment in {since for since, _, _ in held}:
+        others = [one for one in work.taken if one.of == place.key]
+        for moment in {since for since, _, _ in held} | {one.since_min for one in others}:
             inside = sum(one.amount for since, until, one in held if since <= moment < until)
-            if inside > place.capacity:
-                yield f"{place.title} holds {inside} of {place.capacity} at {moment}"
+            taken = sum(one.amount for one in others if one.since_min <= moment < one.until_min)
+            if inside and inside + min(taken, place.capacity) > place.capacity:
+                yield f"{place.title} holds {inside + taken} of {place.capacity} at {moment}"
 
 
 def _heats(work: Work, plan: Planned) -> Iterator[str]:
@@ -143,3 +154,7 @@ def _heats(work: Work, plan: Planned) -> Iterator[str]:
                 apart = max(other_since - until, since - other_until)
                 if apart < place.change_min:
                     yield f"{place.title} is asked for {one.at_c} and {other.at_c} °C at once"
+            for taken in (x for x in work.taken if x.of == place.key and x.at_c is not None):
+                apart = max(taken.since_min - until, since - taken.until_min)
+                if taken.at_c != one.at_c and not _settled(work, one) and apart < place.change_min:
+                    yield f"{place.title} is asked for {one.at_c} and {taken.at_c} °C at once"

@@ -59,6 +59,7 @@ def demand_words(asked: Commission, work: Work, clock: Clock) -> Callable[[Deman
         DemandKind.WAIT: lambda key: key,
         DemandKind.KEEPS: lambda _: "nothing is kept longer than is good for it",
         DemandKind.HELD: held,
+        DemandKind.OTHERS: lambda order: f"what is planned for {order}",
     }
     return lambda kind, key: says[kind](key)
 

@@ -136,6 +136,25 @@ class Person:
 
 
 @dataclass(frozen=True, slots=True)
+class Taken:
+    """Somebody, or so much of a place, that the plan of another order has for a while [min].
+
+    `of` is the key of the person or the place, `order` the other's name, `at_c` an oven's heat.
+    """
+
+    of: str
+    since_min: int
+    until_min: int
+    order: str
+    title: str = ""
+    amount: int = 1
+    at_c: int | None = None
+
+    def __post_init__(self) -> None:
+        check_range("amount", self.amount, least=1, most=1e7)
+
+
+@dataclass(frozen=True, slots=True)
 class Aims:
     """What matters, first to last, and what the words in it mean.
 
@@ -174,6 +193,7 @@ class Work:
     aims: Aims = field(default_factory=Aims)
     opens_min: int = 0
     closes_min: int = LONGEST_MIN
+    taken: tuple[Taken, ...] = ()
 
     def __post_init__(self) -> None:
         for link in self.links:
@@ -199,6 +219,14 @@ class Work:
     def place(self) -> Mapping[str, Station]:
         """Places by their keys."""
         return {one.key: one for one in self.places}
+
+    @cached_property
+    def taken_of(self) -> Mapping[str, tuple[Taken, ...]]:
+        """What other orders have of each person and place, by its key."""
+        found: dict[str, tuple[Taken, ...]] = {}
+        for one in self.taken:
+            found[one.of] = (*found.get(one.of, ()), one)
+        return found
 
     def able(self, task: Task) -> tuple[Person, ...]:
         """Who may do it."""

@@ -43,6 +43,15 @@ function press(event: MouseEvent) {
       class="night"
     />
     <rect
+      v-for="(one, at) in board.others"
+      :key="`other ${at}`"
+      :x="(lane.get(one.lane) ?? 0) * each"
+      :y="y(one.since_min)"
+      :width="each * 0.8"
+      :height="y(one.until_min) - y(one.since_min)"
+      class="other"
+    />
+    <rect
       v-for="one in board.stays"
       :key="one.key"
       :x="(lane.get(one.lane) ?? 0) * each"
@@ -80,6 +89,10 @@ function press(event: MouseEvent) {
   height: 100%;
   min-height: 0;
   width: 100%;
+}
+
+.other {
+  fill: var(--rule);
 }
 
 .night {

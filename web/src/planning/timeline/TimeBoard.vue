@@ -38,6 +38,7 @@ const lanes = useLanes(
 )
 const barsOf = computed(() => byLane(props.board.bars))
 const staysOf = computed(() => byLane(props.board.stays))
+const othersOf = computed(() => byLane(props.board.others))
 
 function place(one: { since_min: number; until_min: number; track: number }, tracks: number) {
   const top = y(one.since_min)
@@ -147,6 +148,18 @@ const goTo = (share: number) => {
                 role="listitem"
               >
                 <span v-if="y(one.until_min) - y(one.since_min) > 16">{{ one.title }}</span>
+              </div>
+              <div
+                v-for="(one, at) in othersOf.get(lane.key) ?? []"
+                :key="at"
+                class="other"
+                :style="place(one, lane.tracks)"
+                :title="`${one.order}: ${one.title}, ${one.hours}`"
+                role="listitem"
+              >
+                <span v-if="isPerson(lane) && y(one.until_min) - y(one.since_min) > 12">
+                  {{ one.order }}
+                </span>
               </div>
               <div v-for="one in barsOf.get(lane.key) ?? []" :key="one.task" role="listitem">
                 <TaskBar
@@ -272,6 +285,7 @@ const goTo = (share: number) => {
 }
 
 .stay,
+.other,
 .ghost {
   border-radius: 4px;
   box-sizing: border-box;
@@ -307,6 +321,16 @@ const goTo = (share: number) => {
   overflow: hidden;
   white-space: nowrap;
   writing-mode: vertical-rl;
+}
+
+/* Of another order: it is there, and not for this board to move. */
+.other {
+  background: var(--rule);
+  border: 1px dashed var(--muted);
+  color: var(--muted);
+  font-size: 12px;
+  line-height: 1.05;
+  padding: 0 4px;
 }
 
 .ghost {

@@ -90,6 +90,7 @@ const board = {
   ],
   bars: [bar, { ...bar, lane: 's' }],
   stays: [],
+  others: [],
   services: [],
   pulls: [],
   first: '',
