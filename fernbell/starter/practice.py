@@ -117,6 +117,8 @@ PRACTICE: Mapping[str, Practice] = {
     "finished keeps": Practice(1440, "min", "thawed and chilled, to the next service"),
     "frozen keeps": Practice(20160, "min", "wrapped, in the freezer"),
     "late": Practice(15, "min", "how much longer what is late takes, until it is said"),
+    "nearly full": Practice(0.9, "1", "what is in a store or an oven that is called tight"),
+    "without a break": Practice(240, "min", "at work at a stretch, that is called tight"),
     "oven changes": Practice(15, "min", "from one heat to another"),
     "stacked": Practice(1.6, "of its volume", "what a mold or tray takes of a shelf"),
     "stove from": Practice(60, "°C", "what gets so warm stands on a ring"),

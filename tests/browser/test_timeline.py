@@ -85,6 +85,11 @@ def test_the_full_night_from_plan_to_way_out_to_a_move(night: Page) -> None:
         ticket.get_by_role("checkbox", name="Blast freezer").uncheck()
         ticket.get_by_role("checkbox", name="Freezer", exact=True).uncheck()
         expect(reason).to_contain_text("Freezer, which is out")
+        # It is drawn where it is, and the plan before is still there.
+        blast = page.get_by_role("list", name="Blast freezer")
+        expect(blast.locator(".clash").first).to_contain_text("and it is out")
+        page.get_by_role("button", name="The plan before").click()
+        expect(page.locator(".clash")).to_have_count(0)
         reason.locator(".way", has_text="Another freezer").get_by_role("button").click()
         expect(ticket.get_by_role("heading", name="It fits")).to_be_visible()
         expect(page.get_by_title("Another freezer", exact=True)).to_be_visible()

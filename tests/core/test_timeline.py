@@ -19,6 +19,7 @@ from fernbell.core.planning.timeline import (
     AskedLine,
     Climate,
     Clock,
+    Conflict,
     DemandKind,
     EasingKind,
     Edit,
@@ -38,8 +39,10 @@ from fernbell.core.planning.timeline import (
     Task,
     Wave,
     Work,
+    as_if,
     became,
     board,
+    clashes,
     conflict,
     demand_words,
     demands,
@@ -49,7 +52,9 @@ from fernbell.core.planning.timeline import (
     from_now,
     hours_words,
     latest,
+    shown_without,
     solve,
+    tight,
     told,
     ways_out,
     without,
@@ -87,6 +92,7 @@ def test_every_plan_of_a_random_kitchen_holds(seed: int, desserts: int) -> None:
         assert fits(work, seconds=10) is False
     else:
         assert faults(work, found.plan) == ()
+        assert clashes(work, found.plan, FRIDAY) == ()
         assert all(one.bound <= one.value for one in found.reached)
 
 
@@ -133,12 +139,15 @@ def breaks(work: Work, plan: Planned) -> dict[str, Planned]:
     }
 
 
+def little_blast(work: Work) -> Work:
+    """The same with a blast freezer of 20 l."""
+    places = (replace(x, capacity=20) if x.kind == "blast" else x for x in work.places)
+    return replace(work, places=tuple(places))
+
+
 def test_the_checker_sees_every_way_a_plan_can_be_wrong(night: tuple[Work, Outcome]) -> None:
     work, found = night
-    small = replace(
-        work,
-        places=tuple(replace(x, capacity=20) if x.kind == "blast" else x for x in work.places),
-    )
+    small = little_blast(work)
     for words, plan in breaks(work, found.plan).items():
         said = faults(small if words == "holds" else work, plan)
         assert any(words in one for one in said), words
@@ -333,11 +342,68 @@ def refused(**change: object) -> tuple[Work, set[DemandKind], list[str]]:
     assert fits(without(work, others), seconds=10) is False
     for one in found.demands:
         assert fits(without(work, [*others, one]), seconds=10) is True
+    drawn_as_if(work, found)
     changes = ways_out(found)
     assert [list(EasingKind).index(one.kind) for one in changes] == sorted(
         list(EasingKind).index(one.kind) for one in changes
     )
     return work, {one.kind for one in found.demands}, [one.says for one in found.demands]
+
+
+def drawn_as_if(work: Work, found: Conflict) -> None:
+    """Without the demand that is left out it fits; where it is broken is on the board."""
+    for left_out in shown_without(found)[:1]:
+        easier = as_if(work, left_out)
+        outcome = solve(easier, seconds=10)
+        assert outcome is not None
+        assert faults(easier, outcome.plan) == ()
+        broken = clashes(work, outcome.plan, FRIDAY)
+        assert broken
+        lanes = {one.key for one in board(easier, outcome.plan, FRIDAY).lanes}
+        assert {one.lane for one in broken} <= lanes
+
+
+SEEN_IN_LANES = {
+    "trusted": "Junia is not trusted with it",
+    "at once": "two things at once",
+    "not in": "is not in",
+    "°C": "°C",
+    "nobody is in": "nobody is in",
+    "before": "before Fri 14:00",
+    "after": "after Sat 20:35",
+    "holds": "of 20 l",
+}
+
+
+def test_where_a_plan_is_spoilt_is_seen_in_its_lane(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    assert clashes(work, found.plan, FRIDAY) == ()
+    spoilt = breaks(work, found.plan)
+    for name, says in SEEN_IN_LANES.items():
+        asked_of = little_blast(work) if name == "holds" else work
+        assert any(says in one.says for one in clashes(asked_of, spoilt[name], FRIDAY)), name
+
+
+def test_what_is_full_and_who_has_no_break_is_called_tight(night: tuple[Work, Outcome]) -> None:
+    work, found = night
+    (molds,) = (one for one in tight(work, found.plan, FRIDAY) if "Ø 8 cm" in one)
+    assert molds.startswith("4 × Ø 8 cm: full from Sat ")
+    cook = Person("p", "Bram", 2, ((0, 900),))
+    tasks = tuple(Task(f"t{at}", "t", 60, 2, at_min=65 * at) for at in range(5))
+    freezer = Station("f", "Freezer", "freezer", 10)
+    cold = Hold("cold", ("f",), Point("t0"), Point("t4"), 9)
+    row = Work(tasks, (), (cold,), (cook,), (freezer,), taken=(sent(cook, 320, 330),))
+    plan = Planned(
+        {one.key: one.at_min or 0 for one in tasks}, {one.key: "p" for one in tasks}, {"cold": "f"}
+    )
+    # By hand: five hours with pauses of five minutes, then ten minutes elsewhere: 5 h 30.
+    assert tight(row, plan, FRIDAY) == (
+        "Freezer: 9 of 10 l from Fri 00:00 to Fri 04:20",
+        "Bram: no break from Fri 00:00 to Fri 05:30, 5 h 30",
+    )
+    less = replace(cold, amount=8, until=Point("t2"))
+    easy = replace(row, holds=(less,), tasks=tasks[:3], taken=())
+    assert tight(easy, plan, FRIDAY) == ()
 
 
 def test_too_few_molds_are_named_with_what_they_are_for() -> None:

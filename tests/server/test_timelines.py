@@ -128,6 +128,10 @@ def test_too_few_molds_too_little_time_and_a_way_out_that_is_taken(demo: Client)
     assert conflict["least"]
     says = [one["says"] for one in conflict["demands"]]
     assert any(one.startswith("service ") for one in says)
+    assert conflict["left_out"] in says
+    lanes = {one["key"] for one in conflict["board"]["lanes"]}
+    assert conflict["clashes"]
+    assert {one["lane"] for one in conflict["clashes"]} <= lanes
     assert conflict["ways"]
     way = next(one for one in conflict["ways"] if one["says"] == "Begin a day earlier")
     assert way["timing"]["days_ahead"] == 1

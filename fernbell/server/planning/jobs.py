@@ -198,7 +198,7 @@ class _Making:
             seconds=WAY_S,
             halt=self.halt,
         )
-        result = ResultOut(origin=night.clock.origin, conflict=said)
+        result = ResultOut(origin=night.clock.origin, looks=dict(night.looks), conflict=said)
         return ("stopped" if self.halt.asked else "done"), result
 
 

@@ -8,7 +8,7 @@ from ninja import Schema
 from pydantic import AwareDatetime, Field, NaiveDatetime, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.planning.timeline import Aim, Board, Happened, Mark
+from fernbell.core.planning.timeline import Aim, Board, Clash, Happened, Mark
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
 WallHour = Annotated[str, StringConstraints(pattern=r"^([01]\d|2[0-3]):[0-5]\d$")]
@@ -152,13 +152,17 @@ class EasedOut(Schema):
 class ConflictOut(Schema):
     """Why nothing fits; `least` where without any one of the demands it would.
 
-    `tried` says in words which ways out do not help by themselves.
+    `tried` says in words which ways out do not help by themselves. `board` is drawn as if
+    `left_out` were not asked, `clashes` are where that is broken; nothing where none was found.
     """
 
     demands: list[DemandOut]
     least: bool
     ways: list[EasedOut]
     tried: list[str]
+    board: Board | None
+    left_out: str
+    clashes: list[Clash]
 
 
 class LookOut(Schema):

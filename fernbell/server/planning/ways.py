@@ -5,12 +5,18 @@ from datetime import datetime, timedelta
 
 from fernbell.core.planning import VESSELS
 from fernbell.core.planning.timeline import (
+    Board,
+    Clash,
     Conflict,
     Easing,
     EasingKind,
     Halt,
     Outcome,
+    Work,
+    as_if,
     board,
+    clashes,
+    shown_without,
     solve,
     ways_out,
 )
@@ -22,6 +28,8 @@ from fernbell.server.planning.timing_schemas import ConflictOut, DemandOut, Ease
 _AN_HOUR = timedelta(hours=1)
 MOST_WAYS = 8
 """More are not tried."""
+MOST_DRAWN = 2
+"""If a conflict cannot be drawn without the first, it is tried without so many in all."""
 
 
 def taken(entry: OrderIn, way: Easing) -> OrderIn:
@@ -102,7 +110,7 @@ def conflict_out(
         if with_it == entry:
             continue
         eased = night_of(member, night.order, with_it, now)
-        outcome = _tried(eased, seconds, halt)
+        outcome = _tried(eased.work, seconds, halt)
         if outcome is None:
             tried.append(says)
             continue
@@ -113,7 +121,11 @@ def conflict_out(
         }
         first = board(eased.work, outcome.plan, eased.clock).first
         ways.append(EasedOut(says=says, first=first, timing=with_it.timing, lines=counts))
+    drawn, left_out, broken = _shown(night, found, seconds, halt)
     return ConflictOut(
+        board=drawn,
+        left_out=left_out,
+        clashes=broken,
         demands=[DemandOut(kind=one.kind, says=one.says) for one in found.demands],
         least=found.least,
         ways=ways,
@@ -121,9 +133,22 @@ def conflict_out(
     )
 
 
-def _tried(eased: Night, seconds: float, halt: Halt) -> Outcome | None:
-    """A plan with it; None where none fits or none was found in that time."""
+def _shown(
+    night: Night, found: Conflict, seconds: float, halt: Halt
+) -> tuple[Board | None, str, list[Clash]]:
+    """The conflict on a board: as if one demand were not asked, and where that is broken."""
+    for left_out in shown_without(found)[:MOST_DRAWN]:
+        work = as_if(night.work, left_out)
+        outcome = None if halt.asked else _tried(work, seconds, halt)
+        if outcome:
+            broken = clashes(night.work, outcome.plan, night.clock)
+            return board(work, outcome.plan, night.clock), left_out.says, list(broken)
+    return None, "", []
+
+
+def _tried(work: Work, seconds: float, halt: Halt) -> Outcome | None:
+    """A plan of it; None where none fits or none was found in that time."""
     try:
-        return solve(eased.work, seconds=seconds, halt=halt)
+        return solve(work, seconds=seconds, halt=halt)
     except TimeoutError:
         return None

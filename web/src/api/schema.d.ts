@@ -2724,6 +2724,8 @@ export interface components {
             stretches: components["schemas"]["Stretch"][];
             /** Ticks */
             ticks: components["schemas"]["Tick"][];
+            /** Tight */
+            tight: string[];
         };
         /**
          * Bought
@@ -2843,6 +2845,20 @@ export interface components {
          */
         ChocolateKind: "dark" | "milk" | "white" | "compound";
         /**
+         * Clash
+         * @description Where a plan breaks what is asked: in which lane, from when until when [min], and how.
+         */
+        Clash: {
+            /** Lane */
+            lane: string;
+            /** Says */
+            says: string;
+            /** Since Min */
+            since_min: number;
+            /** Until Min */
+            until_min: number;
+        };
+        /**
          * Climate
          * @description How something keeps while nobody works on it, and how a wait is drawn.
          * @enum {string}
@@ -2930,13 +2946,19 @@ export interface components {
          * ConflictOut
          * @description Why nothing fits; `least` where without any one of the demands it would.
          *
-         *     `tried` says in words which ways out do not help by themselves.
+         *     `tried` says in words which ways out do not help by themselves. `board` is drawn as if
+         *     `left_out` were not asked, `clashes` are where that is broken; nothing where none was found.
          */
         ConflictOut: {
+            board: components["schemas"]["Board"] | null;
+            /** Clashes */
+            clashes: components["schemas"]["Clash"][];
             /** Demands */
             demands: components["schemas"]["DemandOut"][];
             /** Least */
             least: boolean;
+            /** Left Out */
+            left_out: string;
             /** Tried */
             tried: string[];
             /** Ways */

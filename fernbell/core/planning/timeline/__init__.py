@@ -2,6 +2,7 @@
 
 from fernbell.core.planning.timeline.asked import AskedLine, Commission, Wave
 from fernbell.core.planning.timeline.board import Board
+from fernbell.core.planning.timeline.clashing import Clash, as_if, clashes, shown_without
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.conflict import (
     Conflict,
@@ -25,6 +26,7 @@ from fernbell.core.planning.timeline.edits import (
 )
 from fernbell.core.planning.timeline.solve import Halt, Outcome, Reached, fits, solve
 from fernbell.core.planning.timeline.spare import begins, latest
+from fernbell.core.planning.timeline.tight import tight
 from fernbell.core.planning.timeline.verify import at, faults
 from fernbell.core.planning.timeline.words import demand_words, listed, told
 from fernbell.core.planning.timeline.work import (
@@ -48,6 +50,7 @@ __all__ = [
     "Aims",
     "AskedLine",
     "Board",
+    "Clash",
     "Climate",
     "Clock",
     "Commission",
@@ -74,10 +77,12 @@ __all__ = [
     "Task",
     "Wave",
     "Work",
+    "as_if",
     "at",
     "became",
     "begins",
     "board",
+    "clashes",
     "conflict",
     "demand_words",
     "demands",
@@ -88,7 +93,9 @@ __all__ = [
     "hours_words",
     "latest",
     "listed",
+    "shown_without",
     "solve",
+    "tight",
     "told",
     "ways_out",
     "without",

@@ -131,3 +131,4 @@ class Board:
     hands: str
     hands_why: Working
     last_hour: str
+    tight: tuple[str, ...]

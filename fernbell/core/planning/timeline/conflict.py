@@ -70,7 +70,7 @@ def _every(work: Work) -> Iterator[tuple[DemandKind, str]]:
         yield DemandKind.OTHERS, order
     held = {place for one in work.holds for place in one.places}
     used = [one for one in work.places if one.key in held]
-    for key in dict.fromkeys(_kind(one) for one in used):
+    for key in dict.fromkeys(kind_of(one) for one in used):
         yield DemandKind.PLACE, key
     for line in dict.fromkeys(one.line for one in work.tasks if one.line):
         yield DemandKind.LINE, line
@@ -82,8 +82,16 @@ def _every(work: Work) -> Iterator[tuple[DemandKind, str]]:
     yield DemandKind.KEEPS, ""
 
 
-def _kind(place: Station) -> str:
-    """What is asked of places: of molds each is its own kind."""
+def kind_of(place: Station) -> str:
+    """What is asked of places: of molds each is its own kind.
+
+    Args:
+        place: of the kitchen [Station].
+    Returns:
+        key of a demand [key].
+    Source:
+        definition.
+    """
     return place.key if place.kind == "mold" else place.kind
 
 
@@ -127,7 +135,7 @@ Dropped = dict[DemandKind, set[str]]
 
 
 def _left_holds(work: Work, keys: Dropped) -> Iterator[Hold]:
-    kinds = {one.key: _kind(one) for one in work.places}
+    kinds = {one.key: kind_of(one) for one in work.places}
     freed = keys.get(DemandKind.PLACE, set())
     for hold in work.holds:
         if not any(kinds[place] in freed for place in hold.places):

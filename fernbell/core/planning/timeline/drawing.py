@@ -20,6 +20,7 @@ from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.edits import Mark
 from fernbell.core.planning.timeline.model import loaded, merged
 from fernbell.core.planning.timeline.spare import latest
+from fernbell.core.planning.timeline.tight import tight
 from fernbell.core.planning.timeline.verify import at
 from fernbell.core.planning.timeline.work import (
     Climate,
@@ -80,6 +81,7 @@ def board(work: Work, plan: Planned, clock: Clock, marks: dict[str, Mark] | None
         last_hour=hours_words(
             sum(_within(plan.starts[one.key], one.minutes, last) for one in by_hand) if last else 0
         ),
+        tight=tight(work, plan, clock),
     )
 
 

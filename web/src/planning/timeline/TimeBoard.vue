@@ -2,7 +2,7 @@
 /** The plan, drawn: hands left, equipment right, time down to the service. */
 import { computed, nextTick, ref, watch } from 'vue'
 
-import type { Board } from '../../api/types'
+import type { Board, Clash } from '../../api/types'
 import { useSize } from '../../kit/useSize'
 import { byLane, heightOf, layOut, minuteAt, wallAt, yOf, ZOOMS } from './axis'
 import BoardHours from './BoardHours.vue'
@@ -19,6 +19,8 @@ const props = defineProps<{
   now: number | null
   picked: string | null
   moved: readonly string[]
+  /** Where what is drawn breaks what is asked. */
+  clashes?: readonly Clash[]
   disabled: boolean
 }>()
 const emit = defineEmits<{
@@ -38,6 +40,7 @@ const lanes = useLanes(
 )
 const barsOf = computed(() => byLane(props.board.bars))
 const staysOf = computed(() => byLane(props.board.stays))
+const clashesOf = computed(() => byLane(props.clashes ?? []))
 const othersOf = computed(() => byLane(props.board.others))
 
 function place(one: { since_min: number; until_min: number; track: number }, tracks: number) {
@@ -178,6 +181,16 @@ const goTo = (share: number) => {
                   @keydown="moving.key(one, $event)"
                 />
               </div>
+              <div
+                v-for="(one, at) in clashesOf.get(lane.key) ?? []"
+                :key="`clash ${at}`"
+                class="clash"
+                :style="place({ ...one, track: 0 }, 1)"
+                :title="one.says"
+                role="listitem"
+              >
+                <span>{{ one.says }}</span>
+              </div>
               <div v-if="ghost?.lane === lane.key" class="ghost" :style="place(ghost, 1)">
                 {{ wallAt(board.ticks, ghost.since_min) }}
               </div>
@@ -286,6 +299,7 @@ const goTo = (share: number) => {
 
 .stay,
 .other,
+.clash,
 .ghost {
   border-radius: 4px;
   box-sizing: border-box;
@@ -331,6 +345,22 @@ const goTo = (share: number) => {
   font-size: 12px;
   line-height: 1.05;
   padding: 0 4px;
+}
+
+.clash {
+  background: repeating-linear-gradient(45deg, transparent 0 5px, rgb(142 47 27 / 40%) 5px 7px);
+  border: 2px solid var(--brick);
+  z-index: 2;
+}
+
+.clash span {
+  background: var(--paper);
+  color: var(--brick);
+  display: inline-block;
+  font-size: 12px;
+  font-weight: 700;
+  line-height: 1.05;
+  padding: 0 3px;
 }
 
 .ghost {

@@ -61,6 +61,12 @@ const LENT: Record<string, string> = {
           <dd>{{ percent(proven) }}</dd>
         </div>
       </dl>
+      <div v-if="result.board.tight.length" class="tight">
+        <h3>Tight</h3>
+        <ul>
+          <li v-for="one in result.board.tight" :key="one">{{ one }}</li>
+        </ul>
+      </div>
       <FoldCard v-if="result.reached.length" title="What it reaches" name="plan.reached">
         <ol class="reached">
           <li v-for="(one, at) in result.reached" :key="at">
@@ -139,6 +145,25 @@ const LENT: Record<string, string> = {
   font-size: 17px;
   font-weight: 700;
   margin: 0;
+}
+
+.tight {
+  background: var(--amber-wash);
+  border: 1px solid var(--amber-rule);
+  border-radius: var(--round);
+  font-size: 14px;
+  margin: 10px 0;
+  padding: 8px 12px;
+}
+
+.tight h3 {
+  color: var(--amber);
+  margin: 0 0 2px;
+}
+
+.tight ul {
+  margin: 0;
+  padding-left: 16px;
 }
 
 .reached,

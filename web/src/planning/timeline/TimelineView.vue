@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The plan in the middle: the board or its lists, and how it is being made. */
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 import type { Timeline } from '../../api/types'
 import SwitchRow from '../../kit/SwitchRow.vue'
@@ -31,6 +31,15 @@ const VIEWS: { value: Shown; label: string }[] = [
 ]
 const view = ref<Shown>('board')
 const result = computed(() => props.timeline?.result ?? null)
+/** Where nothing fits: the plan as it would be without one demand, or the plan before. */
+const conflict = computed(() => result.value?.conflict ?? null)
+const asBefore = ref(false)
+const asIf = computed(() => (asBefore.value && result.value?.board ? null : conflict.value?.board))
+watch(conflict, () => (asBefore.value = false))
+const DRAWN = [
+  { value: 'as if', label: 'Where it clashes' },
+  { value: 'before', label: 'The plan before' },
+] as const
 const stale = computed(() => props.timeline && !props.timeline.fresh && !props.busy)
 </script>
 
@@ -73,8 +82,32 @@ const stale = computed(() => props.timeline && !props.timeline.fresh && !props.b
     <p v-if="refused" class="wrong" role="alert">{{ refused }}</p>
     <p v-if="result?.refused" class="wrong" role="alert">{{ result.refused }}</p>
     <slot />
-    <p v-if="result?.conflict && result.board" class="quiet">The plan before:</p>
-    <template v-if="result?.board">
+    <div v-if="conflict && (conflict.board || result?.board)" class="tools">
+      <span class="quiet">
+        <template v-if="asIf">
+          Drawn as if this were not asked: {{ conflict.left_out }}. Red is where that is broken.
+        </template>
+        <template v-else>The plan before.</template>
+      </span>
+      <SwitchRow
+        v-if="conflict.board && result?.board"
+        label="What is drawn"
+        :value="asIf ? 'as if' : 'before'"
+        :choices="[...DRAWN]"
+        @change="(now) => (asBefore = now === 'before')"
+      />
+    </div>
+    <TimeBoard
+      v-if="asIf && (view === 'board' || !result?.board)"
+      :board="asIf"
+      :looks="result?.looks ?? {}"
+      :now="timeline?.now_min ?? null"
+      :picked="null"
+      :moved="[]"
+      :clashes="conflict?.clashes ?? []"
+      disabled
+    />
+    <template v-else-if="result?.board">
       <TimeBoard
         v-if="view === 'board'"
         :board="result.board"

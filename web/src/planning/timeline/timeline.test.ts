@@ -97,6 +97,7 @@ const board = {
   hands: '',
   hands_why: working('Hands in all', 25, '25 = 25'),
   last_hour: '',
+  tight: [],
 } as Board
 
 describe('TaskCard', () => {

@@ -47,7 +47,14 @@ export function useTimeline(id: () => string | undefined) {
     if (!now?.result) return now && { ...now, result: drawn }
     // Where nothing fits, the plan before is still what one goes on from.
     return now.result.conflict && drawn?.board
-      ? { ...now, result: { ...now.result, board: drawn.board, looks: drawn.looks } }
+      ? {
+          ...now,
+          result: {
+            ...now.result,
+            board: drawn.board,
+            looks: { ...drawn.looks, ...now.result.looks },
+          },
+        }
       : now
   })
   const busy = computed(() => BUSY.includes(query.data.value?.state ?? ''))

@@ -1,0 +1,80 @@
+"""Where a plan that fits is tight: what is full, and who has no break."""
+
+from collections.abc import Iterable, Iterator
+
+from fernbell.core.planning.timeline.clock import Clock, hours_words
+from fernbell.core.planning.timeline.model import loaded
+from fernbell.core.planning.timeline.verify import at
+from fernbell.core.planning.timeline.words import UNITS
+from fernbell.core.planning.timeline.work import Person, Planned, Station, Work
+from fernbell.starter.practice import practice
+
+_FULL = practice("nearly full")
+_WITHOUT_BREAK = int(practice("without a break"))
+_FOR_A_MOMENT = 20
+"""What is full for no longer is in nobody's way [min]."""
+_BREAK = 10
+"""A shorter pause is none [min]."""
+
+
+def tight(work: Work, plan: Planned, clock: Clock) -> tuple[str, ...]:
+    """What has little room left in a plan.
+
+    Args:
+        work: tasks, people and places [Work].
+        plan: starts, people and places of them [min].
+        clock: minutes by the wall [Clock].
+    Returns:
+        a sentence for each place that is nearly full and each person without a break, the longest
+        of each [text].
+    Source:
+        counting; what counts as full, and as long, is common practice.
+    """
+    full = (_full(one, work, plan, clock) for one in work.places if one.capacity > 1)
+    busy = (_busy(one, work, plan, clock) for one in work.people)
+    return tuple(said for said in (*full, *busy) if said)
+
+
+def _longest(spans: Iterable[tuple[int, int]], gap: int) -> tuple[int, int]:
+    """Of stretches in order, those less than a gap apart made one, the longest."""
+    best = last = (0, 0)
+    for since, until in spans:
+        last = (last[0], max(until, last[1])) if since < last[1] + gap else (since, until)
+        best = max(best, last, key=lambda one: one[1] - one[0])
+    return best
+
+
+def _full(place: Station, work: Work, plan: Planned, clock: Clock) -> str:
+    held = [
+        (at(work, plan, one.since), at(work, plan, one.until), one.amount)
+        for one in work.holds
+        if plan.places.get(one.key) == place.key
+    ]
+    others = [(x.since_min, x.until_min, x.amount) for x in work.taken_of.get(place.key, ())]
+    pieces = [
+        one for one in loaded([*held, *others], place.capacity) if one[2] >= _FULL * place.capacity
+    ]
+    since, until = _longest(((a, b) for a, b, _ in pieces), 1)
+    if until - since <= _FOR_A_MOMENT:
+        return ""
+    most = max(amount for a, b, amount in pieces if since <= a and b <= until)
+    unit = UNITS.get(place.kind, "l")
+    full = most == place.capacity
+    takes = "full" if full else f"{most} of {place.capacity} {unit}".rstrip()
+    return f"{place.title}: {takes} from {clock.says(since)} to {clock.says(until)}"
+
+
+def _busy(person: Person, work: Work, plan: Planned, clock: Clock) -> str:
+    since, until = _longest(sorted(_at_work(person, work, plan)), _BREAK)
+    if until - since < _WITHOUT_BREAK:
+        return ""
+    length = hours_words(until - since)
+    return f"{person.name}: no break from {clock.says(since)} to {clock.says(until)}, {length}"
+
+
+def _at_work(person: Person, work: Work, plan: Planned) -> Iterator[tuple[int, int]]:
+    for task in work.tasks:
+        if plan.people.get(task.key) == person.key and task.minutes:
+            yield plan.starts[task.key], plan.starts[task.key] + task.minutes
+    for one in work.taken_of.get(person.key, ()):
+        yield one.since_min, one.until_min
