@@ -26,8 +26,11 @@ CHECKS: tuple[tuple[str, Sequence[str | Path], Path], ...] = (
 
 
 # Files go to a worker more than there are cores, as tests in the browser wait as much as they work;
-# each has a database of its own.
-AT_ONCE = ("-n", str((os.cpu_count() or 1) + 1), "--dist", "loadfile", "--durations", "20")
+# each has a database of its own. They go in the order of tests/conftest.py.
+AT_ONCE = (
+    *("-n", str((os.cpu_count() or 1) + 1), "--dist", "loadfile", "--no-loadscope-reorder"),
+    *("--durations", "20"),
+)
 
 
 def test(arguments: list[str]) -> int:
