@@ -14,6 +14,7 @@ from fernbell.core.errors import CoreError, OutOfRange, UnknownKey
 from fernbell.core.formulas import LegKind, OvenLeg, Step, Wait, WaitKind
 from fernbell.core.planning import Ordered, Vessel
 from fernbell.core.planning.timeline import (
+    USUAL_AIMS,
     Aim,
     Aims,
     AskedLine,
@@ -48,8 +49,10 @@ from fernbell.core.planning.timeline import (
     demands,
     edited,
     faults,
+    fewest_hands_first,
     fits,
     from_now,
+    hands_min,
     hours_words,
     latest,
     shown_without,
@@ -60,7 +63,7 @@ from fernbell.core.planning.timeline import (
     without,
     work_of,
 )
-from fernbell.core.planning.timeline.lots import lots_of
+from fernbell.core.planning.timeline.lots import finished_at_once, lots_of
 from fernbell.core.planning.timeline.making import blocks, link_of
 from fernbell.core.planning.timeline.places import Rooms, places_of
 from tests.core.drawing import desserts
@@ -99,7 +102,7 @@ def test_every_plan_of_a_random_kitchen_holds(seed: int, desserts: int) -> None:
 def test_the_full_night_is_planned_and_its_aims_are_proven(night: tuple[Work, Outcome]) -> None:
     work, found = night
     assert faults(work, found.plan) == ()
-    assert [one.aim for one in found.reached][:4] == list(Aim)
+    assert [one.aim for one in found.reached][:4] == list(USUAL_AIMS)
     assert all(one.gap <= 0.02 for one in found.reached[:4])
     assert told(work, found.plan, FRIDAY)[-1] == "Sat 20:35: Wave 3 is served."
 
@@ -688,6 +691,62 @@ def test_more_than_one_oven_takes_is_in_several_at_once(amount: int, parts: list
     task = Task("bake", "Bake", 20)
     work = Work((task,), (), tuple(found), (), rooms.places, closes_min=100)
     assert fits(work, seconds=5) is (amount <= 10)
+
+
+def test_waves_finished_at_once_take_less_of_hands_and_are_still_fresh(
+    night: tuple[Work, Outcome],
+) -> None:
+    apart, _ = night
+    work = work_of(asked(together=True))
+    finished = [one for one in work.tasks if one.sort is Sort.FINISH]
+    assert len(finished) == len({one.line for one in apart.tasks if one.line})
+    # By hand: 3 min to begin, 6 clusters at 1, 72 wedges at 0.3: 30.6; by wave 3 + 2 + 7.2: 12.2.
+    (reedbed,) = (one for one in finished if one.line == "line 0")
+    assert reedbed.title.endswith("cut 72")
+    assert reedbed.minutes == 35
+    own = [one.minutes for one in apart.tasks if one.key.startswith("line 0/wave")]
+    assert own == [15, 15, 15]
+    assert hands_min(work) < hands_min(apart)
+    found = solve(work, seconds=10)
+    assert found is not None
+    assert faults(work, found.plan) == ()
+    waves = [link for link in work.links if link.before == reedbed.key]
+    assert [link.after for link in waves] == ["service/0", "service/1", "service/2"]
+
+
+def waves_at(*minutes: tuple[int, str]) -> list[tuple[int, Wave]]:
+    return [(at, Wave(minute, 1, 0, "", key)) for at, (minute, key) in enumerate(minutes)]
+
+
+@pytest.mark.parametrize(
+    ("minutes", "groups"),
+    [
+        ([(0, "a"), (10, "a"), (90, "a"), (91, "a")], ((0, 1, 2), (3,))),
+        ([(0, "a"), (10, "b"), (20, "b")], ((0,), (1, 2))),
+        ([], ()),
+    ],
+)
+def test_only_waves_of_one_service_within_what_keeps_are_finished_at_once(
+    minutes: list[tuple[int, str]], groups: tuple[tuple[int, ...], ...]
+) -> None:
+    assert finished_at_once(waves_at(*minutes), 90) == groups
+    assert finished_at_once(waves_at(*minutes), -1) == tuple((at,) for at in range(len(minutes)))
+
+
+@pytest.mark.parametrize(
+    ("aims", "first"),
+    [
+        (USUAL_AIMS, False),
+        ((Aim.HANDS, *USUAL_AIMS), True),
+        ((*USUAL_AIMS, Aim.HANDS), False),
+        ((Aim.LATE, Aim.HANDS), True),
+        ((), False),
+    ],
+)
+def test_hands_count_more_than_freshness_where_they_are_named_first(
+    aims: tuple[Aim, ...], first: bool
+) -> None:
+    assert fewest_hands_first(aims) is first
 
 
 def test_each_wave_is_finished_for_itself(night: tuple[Work, Outcome]) -> None:

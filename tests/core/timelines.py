@@ -5,6 +5,7 @@ from random import Random
 
 from fernbell.core.planning import Ordered, Vessel
 from fernbell.core.planning.timeline import (
+    USUAL_AIMS,
     Aim,
     Aims,
     AskedLine,
@@ -49,6 +50,7 @@ def asked(
     vessels: tuple[Vessel, ...] = KIT,
     waves: int = 3,
     out: frozenset[str] = frozenset(),
+    together: bool = False,
 ) -> Commission:
     """Demo desserts served on the second evening: slug, how many, in how many molds."""
     lines = [
@@ -69,9 +71,10 @@ def asked(
         [Person(name, name, skill, shifts) for name, skill in people],
         vessels,
         METHODS,
-        aims=Aims(tuple(Aim), ((0, 510), (DAY, DAY + 510)), (SERVICE - 60, SERVICE)),
+        aims=Aims(USUAL_AIMS, ((0, 510), (DAY, DAY + 510)), (SERVICE - 60, SERVICE)),
         opens_min=opens,
         out=out,
+        together=together,
     )
 
 

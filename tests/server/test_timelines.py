@@ -7,7 +7,7 @@ import pytest
 from django.test import Client
 from pytest_django import Settings
 
-from fernbell.core.planning.timeline import Aim
+from fernbell.core.planning.timeline import USUAL_AIMS, Aim
 from fernbell.server.desserts.models import Dessert
 from fernbell.server.kitchens.models import Kitchen, Member
 from fernbell.server.molds.models import Mold
@@ -118,6 +118,45 @@ def test_a_search_is_stopped_and_keeps_its_best(demo: Client) -> None:
     make_timeline(timeline=asked["id"])
     assert Timeline.objects.get().result is None
     assert ask(demo).json()["id"] != asked["id"]
+
+
+def finishing(found: dict[str, Any]) -> list[str]:
+    """What is finished of the first line, wave by wave."""
+    bars = found["result"]["board"]["bars"]
+    return [one["title"] for one in bars if one["title"].startswith("Reedbed: puffed")]
+
+
+def test_with_hands_counted_first_waves_are_finished_at_once(
+    demo: Client, settings: Settings, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    settings.PLAN_SECONDS = 1
+    change(demo)
+    usual = planned(demo)
+    assert len(finishing(usual)) == 3
+    aims = [Aim.HANDS, *USUAL_AIMS]
+    change(demo, aims=aims)
+    found = planned(demo)
+    assert len(finishing(found)) == 1
+    first = found["result"]["reached"][0]
+    assert (first["aim"], first["gap"]) == (Aim.HANDS, 0.0)
+    assert first["says"] == f"{found['result']['board']['hands']} of hands in all"
+    # By hand it stays so; and where it does not fit at once, each wave is for itself.
+    title = bar(found, "Amber caramel")["task"]
+    change(demo, aims=aims, held={title: {"minutes": 40}})
+    assert len(finishing(planned(demo, near=True))) == 1
+    solve = jobs.solve
+
+    def at_once_never(work: Any, **how: Any) -> Any:
+        several = [one for one in work.links if one.after.startswith("service/")]
+        lines = {one.before for one in several}
+        return None if len(several) > len(lines) else solve(work, **how)
+
+    monkeypatch.setattr(jobs, "solve", at_once_never)
+    change(demo, aims=aims)
+    found = planned(demo)
+    assert len(finishing(found)) == 3
+    first = found["result"]["reached"][0]
+    assert 0 < first["gap"] < 0.1
 
 
 def test_too_few_molds_too_little_time_and_a_way_out_that_is_taken(demo: Client) -> None:

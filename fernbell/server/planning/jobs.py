@@ -6,6 +6,7 @@ from contextlib import contextmanager
 from functools import cached_property
 from os import cpu_count
 from time import monotonic
+from typing import Any
 
 from django.conf import settings
 from django.db import connection
@@ -21,6 +22,7 @@ from fernbell.core.planning.timeline import (
     demand_words,
     demands,
     faults,
+    fewest_hands_first,
     solve,
 )
 from fernbell.server.kitchens.models import Member
@@ -79,6 +81,8 @@ class _Making:
         self.member = member
         self.halt = Halt()
         self.entry = OrderIn.model_validate(row.asked)
+        first = fewest_hands_first(self.entry.timing.aims)
+        self.together = self._kept.get("together", first) if row.near else first
         self.night = self._night()
         self.begun = monotonic()
         self.answers = 0
@@ -89,7 +93,13 @@ class _Making:
     def whole(self) -> Made:
         """From the search to a plan that was checked, or to why there is none."""
         before = self._before
-        found = self._solved(before, keep=self.row.near and before is not None)
+        keep = self.row.near and before is not None
+        found = self._solved(before, keep=keep)
+        if found is None and self.together:
+            # It does not fit with as few hands; then each wave for itself.
+            self.together = False
+            self.night = self._night()
+            found = self._solved(before, keep=keep)
         if found is None:
             return self._why()
         said = faults(self.night.work, found.plan)
@@ -106,7 +116,8 @@ class _Making:
 
     def _night(self) -> Night:
         """The order beside what the others have planned until now."""
-        return night_of(self.member, self.row.order_id, self.entry, self.row.now_at)
+        own = self.member, self.row.order_id, self.entry, self.row.now_at
+        return night_of(*own, together=self.together)
 
     @contextmanager
     def watched(self) -> Iterator[None]:
@@ -170,11 +181,14 @@ class _Making:
             raise Refused(words) from None
 
     @cached_property
-    def _before(self) -> Planned | None:
-        """The last plan of the order."""
+    def _kept(self) -> dict[str, Any]:
+        """The last plan of the order, as it is kept; nothing where there is none."""
         made = self.row.order.timelines.exclude(result=None).exclude(pk=self.row.pk)
-        kept = next((x for x in made.values_list("result__plan", flat=True)[:3] if x), None)
-        return plan_of(kept, self.night.clock) if kept else None
+        return next((x for x in made.values_list("result__plan", flat=True)[:3] if x), {})
+
+    @cached_property
+    def _before(self) -> Planned | None:
+        return plan_of(self._kept, self.night.clock) if self._kept else None
 
     def _result(self, found: Outcome) -> ResultOut:
         marks: dict[str, Mark] = {key: one.mark for key, one in self.entry.timing.marks.items()}

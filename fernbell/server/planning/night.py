@@ -20,6 +20,7 @@ from fernbell.core.planning.timeline import (
     Wave,
     Work,
     edited,
+    fewest_hands_first,
     from_now,
     work_of,
 )
@@ -52,8 +53,12 @@ class Night:
     fingerprint: str
 
 
-def night_of(member: Member, order: UUID, entry: OrderIn, now: datetime) -> Night:
+def night_of(
+    member: Member, order: UUID, entry: OrderIn, now: datetime, *, together: bool = False
+) -> Night:
     """What an entry of an order asks of the kitchen beside all others, from now on.
+
+    Waves are finished `together` where what is cut keeps so long.
 
     Refuses an order without desserts or services, a service that is over, and a kitchen in which
     nobody works.
@@ -86,6 +91,7 @@ def night_of(member: Member, order: UUID, entry: OrderIn, now: datetime) -> Nigh
         aims=_aims(timing, services, clock, days),
         opens_min=clock.on(0, 0),
         out=frozenset(timing.out),
+        together=together,
     )
     whole = edited(work_of(commission), _edits(timing, clock))
     marks = {key: marked_of(one, clock) for key, one in timing.marks.items()}
@@ -95,6 +101,11 @@ def night_of(member: Member, order: UUID, entry: OrderIn, now: datetime) -> Nigh
     print_ = hashlib.sha256(repr((replace(work, opens_min=0), clock)).encode()).hexdigest()
     looks = {key: LookOut(flavor=x.flavor, kind=x.kind) for key, x in known.heads.items()}
     return Night(order, commission, work, clock, lines, looks, print_)
+
+
+def first_night(member: Member, order: UUID, entry: OrderIn, now: datetime) -> Night:
+    """The night as its aims would rather have it, whether that fits or not."""
+    return night_of(member, order, entry, now, together=fewest_hands_first(entry.timing.aims))
 
 
 def clock_of(member: Member, timing: TimingIn) -> Clock:

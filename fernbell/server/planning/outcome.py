@@ -1,6 +1,7 @@
 """What a search has found, as it goes over the wire."""
 
 from collections.abc import Iterable, Mapping
+from dataclasses import replace
 from datetime import datetime
 from typing import Any
 
@@ -14,8 +15,10 @@ from fernbell.core.planning.timeline import (
     Reached,
     begins,
     board,
+    hands_min,
     hours_words,
     told,
+    work_of,
 )
 from fernbell.server.planning.night import Night
 from fernbell.server.planning.timing_schemas import (
@@ -34,7 +37,7 @@ def result_of(
     return ResultOut(
         origin=clock.origin,
         board=drawn,
-        reached=[_reached(one) for one in found.reached],
+        reached=[_reached(one) for one in _in_turn(night, found)],
         looks=dict(night.looks),
         told=list(told(work, plan, clock)),
         moved=list(_moved(night, plan, before)) if before else [],
@@ -43,7 +46,7 @@ def result_of(
             for line in night.lines
             if (first := begins(work, plan, line.key)) is not None
         },
-        plan=as_json(plan, clock),
+        plan=as_json(plan, clock) | {"together": night.commission.together},
         stopped=found.stopped,
     )
 
@@ -52,8 +55,21 @@ _SAYS = {
     Aim.NO_EARLY: lambda value: f"{value:.0f} early starts" if value else "nobody early",
     Aim.LATE: lambda value: f"{hours_words(value)} from the first hands to the end",
     Aim.FRESH: lambda value: f"nothing waits over {hours_words(value)} for no reason",
+    Aim.HANDS: lambda value: f"{hours_words(value)} of hands in all",
     Aim.CALM: lambda value: f"{hours_words(value)} of work reaches into the last hour",
 }
+
+
+def _in_turn(night: Night, found: Outcome) -> list[Reached]:
+    """What is reached of each aim, in their order; of hands what the work takes."""
+    by_aim = {one.aim: one for one in found.reached}
+    aims = night.commission.aims.order
+    if Aim.HANDS in aims:
+        takes = hands_min(night.work)
+        least = hands_min(work_of(replace(night.commission, together=True)))
+        bound = takes if night.commission.together else min(takes, least)
+        by_aim[Aim.HANDS] = Reached(Aim.HANDS, takes, bound)
+    return [by_aim[aim] for aim in (*aims, None) if aim in by_aim]
 
 
 def _reached(one: Reached) -> ReachedOut:

@@ -17,7 +17,7 @@ from fernbell.server.planning.assemble import vessels_of
 from fernbell.server.planning.jobs import make_timeline
 from fernbell.server.planning.marking import marked
 from fernbell.server.planning.models import Order, Timeline
-from fernbell.server.planning.night import clock_of, night_of
+from fernbell.server.planning.night import clock_of, first_night
 from fernbell.server.planning.rows import ORDER, snapshot_order
 from fernbell.server.planning.schemas import OrderIn
 from fernbell.server.planning.timing_schemas import (
@@ -102,7 +102,7 @@ def ask(request: MemberRequest, order_id: UUID, data: PlanIn) -> Any:
     entry = OrderIn.model_validate(snapshot_order(order))
     moment = now()
     # Beside another plan, what comes of it is that plan's too: it is worked out, and at once.
-    print_ = "" if data.near else night_of(member, order.pk, entry, moment).fingerprint
+    print_ = "" if data.near else first_night(member, order.pk, entry, moment).fingerprint
     alike = order.timelines.filter(fingerprint=print_).exclude(fingerprint="")
     known = alike.exclude(state__in=("failed", "stopped")).first()
     if known and known == order.timelines.first() and _known(known, moment):

@@ -8,7 +8,7 @@ from ninja import Schema
 from pydantic import AwareDatetime, Field, NaiveDatetime, StringConstraints, model_validator
 
 from fernbell.core.errors import OutOfRange
-from fernbell.core.planning.timeline import Aim, Board, Clash, Happened, Mark
+from fernbell.core.planning.timeline import USUAL_AIMS, Aim, Board, Clash, Happened, Mark
 from fernbell.server.rows.schemas import Entry, Key, Name, RowOut
 
 WallHour = Annotated[str, StringConstraints(pattern=r"^([01]\d|2[0-3]):[0-5]\d$")]
@@ -94,7 +94,7 @@ class TimingIn(Entry):
 
     services: list[ServiceIn] = Field(default=[], max_length=MOST_SERVICES)
     days_ahead: Annotated[int, Field(ge=0, le=14)] = 1
-    aims: list[Aim] = Field(default=list(Aim), max_length=len(Aim))
+    aims: list[Aim] = Field(default=list(USUAL_AIMS), max_length=len(Aim))
     not_before: WallHour = "08:30"
     out: list[Name] = Field(default=[], max_length=60)
     off: list[UUID] = Field(default=[], max_length=60)

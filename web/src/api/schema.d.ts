@@ -2425,7 +2425,7 @@ export interface components {
          * @description What a chef asks of a plan that fits.
          * @enum {string}
          */
-        Aim: "nobody early" | "start late" | "freshest" | "calm last hour";
+        Aim: "nobody early" | "start late" | "freshest" | "calm last hour" | "least hand time";
         /**
          * Alternative
          * @description One of a few words to choose from: what is kept, and how it is called.

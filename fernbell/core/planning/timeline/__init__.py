@@ -12,7 +12,7 @@ from fernbell.core.planning.timeline.conflict import (
     demands,
     without,
 )
-from fernbell.core.planning.timeline.derive import work_of
+from fernbell.core.planning.timeline.derive import fewest_hands_first, hands_min, work_of
 from fernbell.core.planning.timeline.drawing import board
 from fernbell.core.planning.timeline.easing import Easing, EasingKind, ways_out
 from fernbell.core.planning.timeline.edits import (
@@ -30,6 +30,7 @@ from fernbell.core.planning.timeline.tight import tight
 from fernbell.core.planning.timeline.verify import at, faults
 from fernbell.core.planning.timeline.words import demand_words, listed, told
 from fernbell.core.planning.timeline.work import (
+    USUAL_AIMS,
     Aim,
     Aims,
     Climate,
@@ -46,6 +47,7 @@ from fernbell.core.planning.timeline.work import (
 )
 
 __all__ = [
+    "USUAL_AIMS",
     "Aim",
     "Aims",
     "AskedLine",
@@ -88,8 +90,10 @@ __all__ = [
     "demands",
     "edited",
     "faults",
+    "fewest_hands_first",
     "fits",
     "from_now",
+    "hands_min",
     "hours_words",
     "latest",
     "listed",

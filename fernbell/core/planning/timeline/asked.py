@@ -42,7 +42,8 @@ class Wave:
 class Commission:
     """An order with its services, and the kitchen as it is on those days.
 
-    `out` names stations that are not there.
+    `out` names stations that are not there; `together` says that waves are finished at once where
+    what is cut keeps so long.
 
     Raises:
         CoreError: no service, or nobody who works.
@@ -59,6 +60,7 @@ class Commission:
     aims: Aims = field(default_factory=Aims)
     opens_min: int = 0
     out: frozenset[str] = frozenset()
+    together: bool = False
 
     def __post_init__(self) -> None:
         if not self.waves:

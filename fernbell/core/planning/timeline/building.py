@@ -8,14 +8,27 @@ from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 from fernbell.core.desserts.measure import MeasuredDessert
-from fernbell.core.desserts.practice import INSERT_FREEZE
 from fernbell.core.desserts.solve import size_of
 from fernbell.core.desserts.stages import Stage
 from fernbell.core.formulas import Wait, WaitKind
 from fernbell.core.molds import trays
 from fernbell.core.planning.order import MadeFormula
 from fernbell.core.planning.timeline.asked import AskedLine, Wave
-from fernbell.core.planning.timeline.lots import Lot, at_once, lots_of, waves_of
+from fernbell.core.planning.timeline.grouping import (
+    BARE,
+    CAPS,
+    SHAPED,
+    Group,
+    formulas_of,
+    groups_of,
+)
+from fernbell.core.planning.timeline.lots import (
+    Lot,
+    at_once,
+    finished_at_once,
+    lots_of,
+    waves_of,
+)
 from fernbell.core.planning.timeline.making import Made, kept_in, link_of, state_of
 from fernbell.core.planning.timeline.minutes import by_hand, on_grid
 from fernbell.core.planning.timeline.places import Rooms
@@ -30,110 +43,6 @@ _STACKED = practice("stacked")
 _USUAL = (1.0, APPRENTICE)
 _HOLDS = "hold"
 """The stage in which other desserts are set on or in it."""
-_SHAPED = ("puff", "lining", "sheet")
-"""Stages that are the shaping of what then bakes: the method has them before its oven."""
-_CAPS = "disc"
-"""A stage that is on what is shaped before that bakes."""
-
-
-@dataclass(frozen=True, slots=True)
-class Group:
-    """Stages done in a row for a lot, the formulas they take, and the wait that follows."""
-
-    stages: tuple[Stage, ...]
-    formulas: tuple[str, ...]
-    wait: Wait | None
-    aside: bool = False
-    in_mold: bool = False
-    at_service: bool = False
-
-    @property
-    def parts(self) -> frozenset[str]:
-        """Parts it has to do with."""
-        return frozenset(part for stage in self.stages for part in stage.parts)
-
-
-_BARE = Group((), (), None)
-"""What nothing is done for, as a box that others are set in."""
-
-
-def groups_of(
-    made: MeasuredDessert, stages: Sequence[Stage], baked: Container[str] = ()
-) -> tuple[Group, ...]:
-    """The building cut where it waits, and where the service begins.
-
-    What is frozen in several layers is poured layer after layer; what is shaped to be baked is
-    there when it is baked.
-
-    Args:
-        made: the dessert, measured [MeasuredDessert].
-        stages: its building, shape (n,) [Stage].
-        baked: formulas that are shaped and baked by their methods [key].
-    Returns:
-        what is done in a row, in order [Group].
-    Source:
-        definition; the wait between two layers is the method's own or common practice.
-    """
-    found: list[Group] = []
-    row: list[Stage] = []
-    carried: list[str] = []
-    shaped = False
-
-    def close() -> None:
-        if row:
-            found.append(_group(made, tuple(row), carried))
-            carried.clear()
-        row.clear()
-
-    for stage in (one for whole in stages for one in _layers(made, whole)):
-        own = _formulas(made, stage)
-        if stage.code in _SHAPED and own and all(one in baked for one in own) and not stage.wait:
-            carried += own
-            shaped = True
-            continue
-        if stage.code == _CAPS and shaped and not stage.wait:
-            continue
-        if row and (row[0].aside, row[0].at_service) != (stage.aside, stage.at_service):
-            close()
-        row.append(stage)
-        if stage.wait or stage.aside:
-            close()
-    close()
-    return tuple(found)
-
-
-def _layers(made: MeasuredDessert, stage: Stage) -> Iterator[Stage]:
-    if stage.code != "insert" or len(stage.laid) < 2:
-        yield stage
-        return
-    for at, taken in enumerate(stage.laid):
-        own = _placed(made, taken.part, taken.layer)
-        last = at == len(stage.laid) - 1
-        wait = own or (stage.wait if last else INSERT_FREEZE)
-        yield replace(stage, title=f"Pour {taken.name}", laid=(taken,), wait=wait)
-
-
-def _placed(made: MeasuredDessert, part: str, layer: str | None) -> Wait | None:
-    """The wait a formula's method asks for once it is in place."""
-    formula = made.near.readings[made.result(part, layer).formula].formula
-    own = [one for one in formula.waits if one.placed]
-    return max(own, key=lambda one: one.least_min, default=None)
-
-
-def _formulas(made: MeasuredDessert, stage: Stage) -> list[str]:
-    return [made.result(taken.part, taken.layer).formula for taken in stage.laid]
-
-
-def _group(made: MeasuredDessert, stages: tuple[Stage, ...], carried: Sequence[str] = ()) -> Group:
-    own = (formula for stage in stages for formula in _formulas(made, stage))
-    return Group(
-        stages,
-        tuple(dict.fromkeys([*carried, *own])),
-        stages[-1].wait,
-        aside=stages[0].aside,
-        in_mold=any(one.in_mold for one in stages),
-        at_service=stages[0].at_service,
-    )
 
 
 @dataclass
@@ -153,6 +62,8 @@ def build(
     waves: Sequence[Wave],
     made: Made,
     rooms: Rooms,
+    *,
+    together: bool = False,
 ) -> Built:
     """Tasks of every line: its lots built, finished, cut and served.
 
@@ -163,6 +74,7 @@ def build(
         waves: services in order [Wave].
         made: the tasks of those formulas [Made].
         rooms: what the kitchen has [Station].
+        together: waves are finished at once where what is cut keeps so long [1].
     Returns:
         tasks with what passes between them and what they hold [min].
     Source:
@@ -172,10 +84,11 @@ def build(
     fed = _fed(formulas)
     for line, size in zip(lines, sizes, strict=True):
         _Line(line, size, line.ordered.name, line.ordered.count, made, fed, rooms, built).whole(
-            waves
+            waves, together=together
         )
+    awaited = {one.after for one in built.links}
     for at, wave in enumerate(waves):
-        if any(task.key.endswith(f"/wave {at}") for task in built.tasks):
+        if f"service/{at}" in awaited:
             served = Task(f"service/{at}", wave.title, 0, at_min=wave.at_min, sort=Sort.SERVE)
             built.tasks.append(served)
     return built
@@ -218,18 +131,24 @@ class _Line:
         """Before the keys of its tasks."""
         return f"{self.line.key}{self.under}"
 
-    def whole(self, waves: Sequence[Wave]) -> None:
-        """Its lots, then each wave finished and served."""
+    def whole(self, waves: Sequence[Wave], *, together: bool) -> None:
+        """Its lots, then each wave finished and served, or those near one another at once."""
         self._caps()
         mine = waves_of(self.line, waves)
         lots = lots_of(self.count, [wave for _, wave in mine], at_once(self.line))
         last = {lot.number: self.lot(lot) for lot in lots}
-        for nth, (at, _) in enumerate(mine):
-            shares = [(lot, number) for lot in lots for wave, number in lot.waves if wave == nth]
-            if shares:
-                self._wave(
-                    at, sum(number for _, number in shares), [last[x.number] for x, _ in shares]
-                )
+        for own in finished_at_once(mine, _CUT_AHEAD if together else -1):
+            served = [
+                (mine[wave][0], lot, number)
+                for lot in lots
+                for wave, number in lot.waves
+                if wave in own
+            ]
+            if served:
+                ready = dict.fromkeys(lot.number for _, lot, _ in served)
+                number = sum(number for *_, number in served)
+                at = sorted({wave for wave, _, _ in served})
+                self._wave(at, number, [last[lot] for lot in ready])
 
     @property
     def title(self) -> str:
@@ -247,14 +166,14 @@ class _Line:
     def _formulas_of(self, codes: Container[str]) -> set[str]:
         """What the stages of these codes take."""
         own = [one for one in self._stages if one.code in codes]
-        return {formula for one in own for formula in _formulas(self.size, one)}
+        return {formula for one in own for formula in formulas_of(self.size, one)}
 
     def _caps(self) -> None:
         """What caps a puff is cut before the puffs bake."""
         told = {stage.code for group in self._groups for stage in group.stages}
-        if _CAPS in told:
+        if CAPS in told:
             return
-        capping, shaped = self._formulas_of((_CAPS,)), self._formulas_of(_SHAPED)
+        capping, shaped = self._formulas_of((CAPS,)), self._formulas_of(SHAPED)
         for formula in capping & self.made.wait.keys():
             link = self.made.wait[formula]
             for (key, _), last in self.made.last.items():
@@ -293,8 +212,8 @@ class _Line:
             empty = Task(f"{self.key}/{lot.number}/ready", f"{self.title}: set out", 5, APPRENTICE)
             self.built.tasks.append(empty)
             for ready, wait in (*held, *((task, group.wait) for group, task in done)):
-                self._follows(wait, ready, empty, lot, _BARE)
-            chain.append((_BARE, empty))
+                self._follows(wait, ready, empty, lot, BARE)
+            chain.append((BARE, empty))
         self._formulas(self._elsewhere, lot, chain[0][1], {})
         self._mold(chain, lot)
         return chain[-1][1], chain[-1][0].wait
@@ -304,7 +223,7 @@ class _Line:
         """What no stage tells of is there before the first."""
         told = {formula for one in self._groups for formula in one.formulas}
         own = (one.formula for one in self.size.parts if one.make is not None)
-        caps = self._formulas_of((_CAPS,))
+        caps = self._formulas_of((CAPS,))
         return Group((), tuple(one for one in dict.fromkeys(own) if one not in told | caps), None)
 
     def _held(self) -> Iterator["_Line"]:
@@ -441,8 +360,10 @@ class _Line:
                         return shaped[0]
         return None
 
-    def _wave(self, at: int, number: int, ready: Sequence[tuple[Task, Wait | None]]) -> None:
-        """What is done for it at service: the last touches, cut and plated."""
+    def _wave(
+        self, waves: Sequence[int], number: int, ready: Sequence[tuple[Task, Wait | None]]
+    ) -> None:
+        """What is done for waves at service: the last touches, cut and plated."""
         finishing = [one for one in self._groups if one.at_service]
         portions = self.size.division.count * number
         stages = [one for group in finishing for one in group.stages]
@@ -450,7 +371,7 @@ class _Line:
         served = (f"{portions} portions", portions * (_CUT if cut else _PLATED))
         does = [one.title.lower() for one in stages]
         ends = f"cut {portions}" if cut else f"plate {portions}"
-        key = f"{self.line.key}/wave {at}"
+        key = f"{self.line.key}/wave {waves[0]}"
         formulas = [formula for group in finishing for formula in group.formulas]
         title = f"{self.title}: {', '.join([*does, ends])}"
         parts = [("begun", _BEGUN), *self._stage_minutes(stages, number), served]
@@ -467,7 +388,7 @@ class _Line:
             why=why,
         )
         self.built.tasks.append(task)
-        self.built.links.append(Link(key, f"service/{at}", 0, _CUT_AHEAD, True))
+        self.built.links += [Link(key, f"service/{at}", 0, _CUT_AHEAD, True) for at in waves]
         lot = Lot(0, 0, number, ())
         for group in finishing:
             self._formulas(group, replace(lot, first=0, count=self.count), task, {})

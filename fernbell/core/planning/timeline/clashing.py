@@ -6,7 +6,7 @@ from itertools import combinations
 
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.conflict import Conflict, Demand, DemandKind, kind_of, without
-from fernbell.core.planning.timeline.model import loaded, merged
+from fernbell.core.planning.timeline.spans import loaded, merged
 from fernbell.core.planning.timeline.verify import at
 from fernbell.core.planning.timeline.words import UNITS
 from fernbell.core.planning.timeline.work import Hold, Link, Person, Planned, Point, Station, Work

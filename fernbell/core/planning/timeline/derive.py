@@ -1,6 +1,6 @@
 """From what a chef asks to the work there is: tasks, waits, people and places."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 from fernbell.core.planning.needs import on_trays
@@ -10,7 +10,7 @@ from fernbell.core.planning.timeline.building import build
 from fernbell.core.planning.timeline.lots import at_once, lots_of, waves_of
 from fernbell.core.planning.timeline.making import make
 from fernbell.core.planning.timeline.places import Rooms, places_of
-from fernbell.core.planning.timeline.work import Work
+from fernbell.core.planning.timeline.work import Aim, Work
 
 
 def planned(asked: Commission) -> PlannedOrder:
@@ -52,7 +52,9 @@ def work_of(asked: Commission) -> Work:
     made = make(
         order.made, _kinds(asked), asked.methods, asked.sets_min, _trays(asked, order), rooms
     )
-    built = build(asked.lines, order.order.each, order.made, asked.waves, made, rooms)
+    built = build(
+        asked.lines, order.order.each, order.made, asked.waves, made, rooms, together=asked.together
+    )
     return Work(
         tasks=(*made.tasks, *built.tasks),
         links=(*made.links, *built.links),
@@ -63,6 +65,33 @@ def work_of(asked: Commission) -> Work:
         opens_min=asked.opens_min,
         closes_min=max(one.at_min for one in asked.waves),
     )
+
+
+def hands_min(work: Work) -> int:
+    """What a work takes of hands.
+
+    Args:
+        work: tasks [Work].
+    Returns:
+        all of it, whoever does it [min].
+    Source:
+        the sum over its tasks.
+    """
+    return sum(one.minutes for one in work.tasks if one.skill is not None)
+
+
+def fewest_hands_first(aims: Sequence[Aim]) -> bool:
+    """Whether waves are rather finished at once: hand time matters more than freshness.
+
+    Args:
+        aims: first to last, shape (n,) [Aim].
+    Returns:
+        whether they are, where that fits [1].
+    Source:
+        definition.
+    """
+    own = [one for one in aims if one in (Aim.HANDS, Aim.FRESH)]
+    return own[:1] == [Aim.HANDS]
 
 
 def _in_lots(line: AskedLine, asked: Commission) -> Ordered:

@@ -18,7 +18,7 @@ from fernbell.core.planning.timeline.board import (
 )
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.edits import Mark
-from fernbell.core.planning.timeline.model import loaded, merged
+from fernbell.core.planning.timeline.spans import loaded, merged
 from fernbell.core.planning.timeline.spare import latest
 from fernbell.core.planning.timeline.tight import tight
 from fernbell.core.planning.timeline.verify import at

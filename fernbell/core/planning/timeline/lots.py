@@ -81,3 +81,27 @@ def lots_of(count: int, waves: Sequence[Wave], most: int | None) -> tuple[Lot, .
             found.append(Lot(len(found), begin, end - begin, tuple(shares)))
         first = last
     return tuple(found)
+
+
+def finished_at_once(
+    waves: Sequence[tuple[int, Wave]], within_min: int
+) -> tuple[tuple[int, ...], ...]:
+    """Waves of one service that are finished together, as what is cut keeps so long.
+
+    Args:
+        waves: of a line, in order, shape (n,) [Wave].
+        within_min: from the first to the last of them at most [min].
+    Returns:
+        their places in that order, in groups, shape (m,) [1].
+    Source:
+        definition.
+    """
+    found: list[list[int]] = []
+    for nth, (_, wave) in enumerate(waves):
+        first = waves[found[-1][0]][1] if found else None
+        near = first is not None and wave.at_min - first.at_min <= within_min
+        if first is not None and near and wave.service == first.service:
+            found[-1].append(nth)
+        else:
+            found.append([nth])
+    return tuple(map(tuple, found))

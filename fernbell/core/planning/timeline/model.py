@@ -1,12 +1,13 @@
 """The timeline as a model of constraints; times are counted on the grid they all share."""
 
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterator, Sequence
 from functools import reduce
-from itertools import combinations, pairwise, product
+from itertools import combinations, product
 from math import gcd
 
 from ortools.sat.python import cp_model
 
+from fernbell.core.planning.timeline.spans import Spans, loaded, merged
 from fernbell.core.planning.timeline.teams import shared_out, teams_of
 from fernbell.core.planning.timeline.work import (
     LONGEST_MIN,
@@ -19,52 +20,10 @@ from fernbell.core.planning.timeline.work import (
     Work,
 )
 
-Spans = list[tuple[int, int]]
 Held = tuple[Hold, cp_model.IntervalVar, cp_model.IntVar | None]
 """What a place holds, and the literal of its being there."""
 Heat = tuple[int, cp_model.LinearExprT, cp_model.LinearExprT, cp_model.IntVar | None]
 """How hot an oven is asked to be [°C], since when and until when, where it is that oven."""
-
-
-def merged(spans: Iterable[tuple[int, int]]) -> Spans:
-    """Stretches of time with those that touch made one.
-
-    Args:
-        spans: from and until, shape (n,) [min].
-    Returns:
-        apart from one another, in order, shape (m,) [min].
-    Source:
-        definition.
-    """
-    found: Spans = []
-    for since, until in sorted(spans):
-        if found and since <= found[-1][1]:
-            found[-1] = (found[-1][0], max(until, found[-1][1]))
-        elif until > since:
-            found.append((since, until))
-    return found
-
-
-def loaded(spans: Iterable[tuple[int, int, int]], most: int) -> Iterator[tuple[int, int, int]]:
-    """How much is in a place at once, piece by piece, and never more than it takes.
-
-    Args:
-        spans: since, until and how much of it, shape (n,) [min, min, 1].
-        most: that it takes [1].
-    Returns:
-        pieces apart from one another, in order, shape (m,) [min, min, 1].
-    Source:
-        definition.
-    """
-    steps: dict[int, int] = {}
-    for since, until, amount in spans:
-        steps[since] = steps.get(since, 0) + amount
-        steps[until] = steps.get(until, 0) - amount
-    inside = 0
-    for since, until in pairwise(sorted(steps)):
-        inside += steps[since]
-        if inside:
-            yield since, until, min(most, inside)
 
 
 class Model:
@@ -269,13 +228,17 @@ class Model:
             self.cp.add(before[2] + change <= after[1]).only_enforce_if([*both, lit])
 
     def aim(self, aim: Aim) -> cp_model.IntVar | None:
-        """What an aim makes as small as can be, on the grid or counted; None where nothing can."""
-        return {
+        """What an aim makes as small as can be, on the grid or counted; None where nothing can.
+
+        How much there is for hands follows from the work, and is settled before.
+        """
+        makes = {
             Aim.NO_EARLY: self._early,
             Aim.LATE: self._span,
             Aim.FRESH: self._age,
             Aim.CALM: self._last_hour,
-        }[aim]()
+        }
+        return makes[aim]() if aim in makes else None
 
     @property
     def _free(self) -> list[Task]:

@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Iterator
 
 from fernbell.core.planning.timeline.clock import Clock, hours_words
-from fernbell.core.planning.timeline.model import loaded
+from fernbell.core.planning.timeline.spans import loaded
 from fernbell.core.planning.timeline.verify import at
 from fernbell.core.planning.timeline.words import UNITS
 from fernbell.core.planning.timeline.work import Person, Planned, Station, Work

@@ -174,6 +174,11 @@ class Aim(StrEnum):
     LATE = "start late"
     FRESH = "freshest"
     CALM = "calm last hour"
+    HANDS = "least hand time"
+
+
+USUAL_AIMS = (Aim.NO_EARLY, Aim.LATE, Aim.FRESH, Aim.CALM)
+"""What matters where nobody says so; with these, each wave is finished for itself."""
 
 
 @dataclass(frozen=True)

@@ -15,6 +15,7 @@ const AIMS = {
   'start late': 'hands begin as late as can be',
   freshest: 'nothing waits longer than it must',
   'calm last hour': 'a calm last hour',
+  'least hand time': 'least hand time: waves finished at once',
 } as const
 type Aim = keyof typeof AIMS
 
