@@ -34,8 +34,12 @@ expect.set_options(timeout=PATIENCE_MS)
 
 
 @pytest.fixture(scope="session")
-def browser_type_launch_args() -> dict[str, Any]:
-    """Debian's Chromium; only root needs to do without its sandbox."""
+def browser_type_launch_args(django_db_setup: None) -> dict[str, Any]:
+    """Debian's Chromium; only root needs to do without its sandbox.
+
+    It comes after the database, so that at the end it is gone before: a page that is still open
+    keeps a thread of the server, and that its connection.
+    """
     root = ["--no-sandbox"] if os.geteuid() == 0 else []
     return {"executable_path": chromium(), "args": [*QUIET, *root]}
 

@@ -5,9 +5,10 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from fernbell.core.planning.timeline import Clock, Taken, Work
+from fernbell.core.planning.timeline import LONGEST_MIN, Clock, Taken, Work
 from fernbell.server.kitchens.models import Member
-from fernbell.server.planning.models import Timeline
+from fernbell.server.planning.models import Order, Timeline
+from fernbell.server.rows.policy import rows
 
 _KEPT = ("order__name", "result__origin", "result__board__bars", "result__board__stays")
 
@@ -17,9 +18,13 @@ def taken_by_others(member: Member, order: UUID, clock: Clock, work: Work) -> tu
 
     Minutes are those of `clock`; orders that are put away or no longer served take nothing.
     """
-    own = Timeline.objects.filter(kitchen_id=member.kitchen_id, order__archived_at=None)
-    own = own.exclude(order=order).exclude(order__timing__services=[])
-    planned = own.exclude(result=None).exclude(result__board=None)
+    near = [
+        row.pk
+        for row in rows(member, Order).filter(archived_at=None).exclude(pk=order)
+        if any(_near(one["at"], clock, work) for one in row.timing.get("services", ()))
+    ]
+    planned = Timeline.objects.filter(order__in=near).exclude(result=None)
+    planned = planned.exclude(result__board=None)
     last = planned.order_by("order__name", "order_id", "-made_at").distinct("order__name", "order")
     known = {*work.place, *(one.key for one in work.people)}
     return tuple(
@@ -28,6 +33,12 @@ def taken_by_others(member: Member, order: UUID, clock: Clock, work: Work) -> tu
         for one in _taken(name, origin, (*bars, *stays), clock)
         if one.of in known and work.opens_min < one.until_min and one.since_min < work.closes_min
     )
+
+
+def _near(service: str, clock: Clock, work: Work) -> bool:
+    """Whether what is made for a service may be made in the days of this work."""
+    at = clock.minute(datetime.fromisoformat(service))
+    return work.opens_min < at < work.closes_min + LONGEST_MIN
 
 
 def _taken(

@@ -30,8 +30,8 @@ from fernbell.server.planning.models import Timeline
 from fernbell.server.planning.night import Night, night_of
 from fernbell.server.planning.outcome import plan_of, result_of
 from fernbell.server.planning.schemas import OrderIn
-from fernbell.server.planning.timing_schemas import ProgressOut, ResultOut
-from fernbell.server.planning.ways import conflict_out
+from fernbell.server.planning.timing_schemas import ConflictOut, ProgressOut, ResultOut
+from fernbell.server.planning.ways import explained
 from fernbell.server.problems import Refused
 from fernbell.server.rows.clock import in_zone
 
@@ -88,6 +88,7 @@ class _Making:
         self.answers = 0
         self.says = ""
         self.found: Outcome | None = None
+        self.unfit: ResultOut | None = None
         self.news = threading.Event()
 
     def whole(self) -> Made:
@@ -155,8 +156,9 @@ class _Making:
         seconds = round(monotonic() - self.begun, 1)
         progress = ProgressOut(says=self.says, answers=self.answers, seconds=seconds)
         told = {"progress": progress.model_dump(mode="json")}
-        if self.found:
-            told["result"] = self._result(self.found).model_dump(mode="json")
+        result = self._result(self.found) if self.found else self.unfit
+        if result:
+            told["result"] = result.model_dump(mode="json")
         Timeline.objects.filter(pk=self.row.pk, state="running").update(**told)
 
     def _hear(self, found: Outcome) -> None:
@@ -203,17 +205,27 @@ class _Making:
         found = conflict(night.work, every, seconds=CONFLICT_S, halt=self.halt)
         if found is None:
             raise Refused("Nothing fits, and the reason was not found in this time.")
-        said = conflict_out(
-            self.member,
-            self.entry,
-            night,
-            found,
-            self.row.now_at,
-            seconds=WAY_S,
-            halt=self.halt,
+        whole = self._hear_of(
+            explained(
+                self.member,
+                self.entry,
+                night,
+                found,
+                self.row.now_at,
+                seconds=WAY_S,
+                halt=self.halt,
+                tell=self._hear_of,
+            )
         )
-        result = ResultOut(origin=night.clock.origin, looks=dict(night.looks), conflict=said)
-        return ("stopped" if self.halt.asked else "done"), result
+        return ("stopped" if self.halt.asked else "done"), whole
+
+    def _hear_of(self, said: ConflictOut) -> ResultOut:
+        """More is known of why nothing fits."""
+        self.says = "Nothing fits; trying ways out"
+        looks = dict(self.night.looks)
+        self.unfit = ResultOut(origin=self.night.clock.origin, looks=looks, conflict=said)
+        self.news.set()
+        return self.unfit
 
 
 def _aim(found: Outcome) -> str:

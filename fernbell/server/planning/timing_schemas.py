@@ -158,11 +158,11 @@ class ConflictOut(Schema):
 
     demands: list[DemandOut]
     least: bool
-    ways: list[EasedOut]
-    tried: list[str]
-    board: Board | None
-    left_out: str
-    clashes: list[Clash]
+    ways: list[EasedOut] = Field(default=[])
+    tried: list[str] = Field(default=[])
+    board: Board | None = None
+    left_out: str = ""
+    clashes: list[Clash] = Field(default=[])
 
 
 class LookOut(Schema):

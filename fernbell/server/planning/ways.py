@@ -5,8 +5,6 @@ from datetime import datetime, timedelta
 
 from fernbell.core.planning import VESSELS
 from fernbell.core.planning.timeline import (
-    Board,
-    Clash,
     Conflict,
     Easing,
     EasingKind,
@@ -89,7 +87,10 @@ def said(way: Easing, night: Night, entry: OrderIn, with_it: OrderIn) -> str:
     }[way.kind]
 
 
-def conflict_out(
+Tell = Callable[[ConflictOut], object]
+
+
+def explained(
     member: Member,
     entry: OrderIn,
     night: Night,
@@ -98,52 +99,56 @@ def conflict_out(
     *,
     seconds: float,
     halt: Halt,
+    tell: Tell,
 ) -> ConflictOut:
-    """A conflict in words, with the ways out that fit and those that are not enough alone."""
-    ways: list[EasedOut] = []
-    tried: list[str] = []
+    """A conflict in words, drawn, with the ways out that fit and those that are not enough alone.
+
+    What is known of it is told as it comes: what is in conflict, where that is, way after way.
+    """
+    demands = [DemandOut(kind=one.kind, says=one.says) for one in found.demands]
+    known = ConflictOut(demands=demands, least=found.least)
+    tell(known)
+    known = known.model_copy(update=_shown(night, found, seconds, halt))
+    tell(known)
     for way in ways_out(found)[:MOST_WAYS]:
+        with_it = taken(entry, way)
         if halt.asked:
             break
-        with_it = taken(entry, way)
-        says = said(way, night, entry, with_it)
         if with_it == entry:
             continue
+        says = said(way, night, entry, with_it)
         eased = night_of(member, night.order, with_it, now)
         outcome = _tried(eased.work, seconds, halt)
         if outcome is None:
-            tried.append(says)
-            continue
-        counts = {
-            one.key: one.count
-            for one, was in zip(with_it.lines, entry.lines, strict=True)
-            if one.count != was.count
-        }
-        first = board(eased.work, outcome.plan, eased.clock).first
-        ways.append(EasedOut(says=says, first=first, timing=with_it.timing, lines=counts))
-    drawn, left_out, broken = _shown(night, found, seconds, halt)
-    return ConflictOut(
-        board=drawn,
-        left_out=left_out,
-        clashes=broken,
-        demands=[DemandOut(kind=one.kind, says=one.says) for one in found.demands],
-        least=found.least,
-        ways=ways,
-        tried=tried,
-    )
+            known = known.model_copy(update={"tried": [*known.tried, says]})
+        else:
+            first = board(eased.work, outcome.plan, eased.clock).first
+            own = EasedOut(
+                says=says, first=first, timing=with_it.timing, lines=_counts(entry, with_it)
+            )
+            known = known.model_copy(update={"ways": [*known.ways, own]})
+        tell(known)
+    return known
 
 
-def _shown(
-    night: Night, found: Conflict, seconds: float, halt: Halt
-) -> tuple[Board | None, str, list[Clash]]:
+def _counts(entry: OrderIn, with_it: OrderIn) -> dict[str, int]:
+    """Counts of lines that change, by key."""
+    pairs = zip(with_it.lines, entry.lines, strict=True)
+    return {one.key: one.count for one, was in pairs if one.count != was.count}
+
+
+def _shown(night: Night, found: Conflict, seconds: float, halt: Halt) -> dict[str, object]:
     """The conflict on a board: as if one demand were not asked, and where that is broken."""
     for left_out in shown_without(found)[:MOST_DRAWN]:
         work = as_if(night.work, left_out)
         outcome = None if halt.asked else _tried(work, seconds, halt)
         if outcome:
-            broken = clashes(night.work, outcome.plan, night.clock)
-            return board(work, outcome.plan, night.clock), left_out.says, list(broken)
-    return None, "", []
+            return {
+                "board": board(work, outcome.plan, night.clock),
+                "left_out": left_out.says,
+                "clashes": list(clashes(night.work, outcome.plan, night.clock)),
+            }
+    return {}
 
 
 def _tried(work: Work, seconds: float, halt: Halt) -> Outcome | None:

@@ -2950,18 +2950,30 @@ export interface components {
          *     `left_out` were not asked, `clashes` are where that is broken; nothing where none was found.
          */
         ConflictOut: {
-            board: components["schemas"]["Board"] | null;
-            /** Clashes */
+            board?: components["schemas"]["Board"] | null;
+            /**
+             * Clashes
+             * @default []
+             */
             clashes: components["schemas"]["Clash"][];
             /** Demands */
             demands: components["schemas"]["DemandOut"][];
             /** Least */
             least: boolean;
-            /** Left Out */
+            /**
+             * Left Out
+             * @default
+             */
             left_out: string;
-            /** Tried */
+            /**
+             * Tried
+             * @default []
+             */
             tried: string[];
-            /** Ways */
+            /**
+             * Ways
+             * @default []
+             */
             ways: components["schemas"]["EasedOut"][];
         };
         /**

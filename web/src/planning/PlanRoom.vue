@@ -132,6 +132,7 @@ async function make(name: string) {
         <ConflictCard
           v-if="result?.conflict"
           :conflict="result.conflict"
+          :busy="plan.busy.value"
           :disabled="!mayWrite"
           @take="hand.takeWay"
         />

@@ -30,6 +30,7 @@ from fernbell.core.planning.timeline.tight import tight
 from fernbell.core.planning.timeline.verify import at, faults
 from fernbell.core.planning.timeline.words import demand_words, listed, told
 from fernbell.core.planning.timeline.work import (
+    LONGEST_MIN,
     USUAL_AIMS,
     Aim,
     Aims,
@@ -47,6 +48,7 @@ from fernbell.core.planning.timeline.work import (
 )
 
 __all__ = [
+    "LONGEST_MIN",
     "USUAL_AIMS",
     "Aim",
     "Aims",

@@ -247,18 +247,15 @@ class _Drawn:
 
     def lanes(self, lying: Sequence[WorkBar | Stay | Elsewhere]) -> Iterator[Lane]:
         """People, then whatever of the equipment is used."""
-        for person in self.work.people:
-            yield Lane(person.key, person.name, SKILLS[person.skill], "person")
+        tracks: dict[str, int] = {}
+        for one in lying:
+            tracks[one.lane] = max(tracks.get(one.lane, 0), one.track + 1)
+        for who in self.work.people:
+            yield Lane(who.key, who.name, SKILLS[who.skill], "person", tracks.get(who.key, 1))
         for station in sorted(self.work.places, key=lambda one: _ORDER.index(one.kind)):
-            own = [one.track for one in lying if one.lane == station.key]
-            if own:
-                yield Lane(
-                    station.key,
-                    station.title,
-                    self._fullest(station),
-                    station.kind,
-                    max(own) + 1,
-                )
+            key, kind = station.key, station.kind
+            if key in tracks:
+                yield Lane(key, station.title, self._fullest(station), kind, tracks[key])
 
     def _fullest(self, station: Station) -> str:
         """Such as '41 of 60 l': what is in it when it is fullest."""

@@ -2,7 +2,12 @@
 /** Why nothing fits, and the ways out that were tried and do. */
 import type { Conflict, EasedWay } from '../../api/types'
 
-defineProps<{ conflict: Conflict; disabled: boolean }>()
+defineProps<{
+  conflict: Conflict
+  /** More ways out are being tried. */
+  busy: boolean
+  disabled: boolean
+}>()
 const emit = defineEmits<{ take: [way: EasedWay] }>()
 </script>
 
@@ -19,7 +24,7 @@ const emit = defineEmits<{ take: [way: EasedWay] }>()
           : 'There may be fewer: not all was settled in time.'
       }}
     </p>
-    <template v-if="conflict.ways.length">
+    <template v-if="conflict.ways?.length">
       <h3>Tried, and it fits</h3>
       <div v-for="(way, at) in conflict.ways" :key="at" class="way">
         <span>
@@ -32,8 +37,9 @@ const emit = defineEmits<{ take: [way: EasedWay] }>()
         </button>
       </div>
     </template>
-    <p v-else>Nothing that was tried is enough by itself.</p>
-    <p v-if="conflict.tried.length" class="quiet">
+    <p v-else-if="!busy">Nothing that was tried is enough by itself.</p>
+    <p v-if="busy" class="quiet">Trying ways out …</p>
+    <p v-if="conflict.tried?.length" class="quiet">
       Tried, and not enough: {{ conflict.tried.join('; ') }}.
     </p>
   </section>

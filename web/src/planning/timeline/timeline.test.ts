@@ -1,5 +1,5 @@
 import { enableAutoUnmount } from '@vue/test-utils'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { Board } from '../../api/types'
 import { json, mounted, serveWith, settled, working } from '../../testing/kitchen'
@@ -7,6 +7,7 @@ import { byLane, FOLDED_PX, heightOf, inkOn, layOut, minuteAt, momentOf, wallAt,
 import ConflictCard from './ConflictCard.vue'
 import HandList from './HandList.vue'
 import TaskCard from './TaskCard.vue'
+import TimelineView from './TimelineView.vue'
 
 enableAutoUnmount(afterEach)
 afterEach(() => {
@@ -152,6 +153,7 @@ describe('ConflictCard', () => {
         ways: [way],
         tried: ['One more cook'],
       } as never,
+      busy: false,
       disabled: false,
     })
     expect(wrapper.text()).toContain('Freezer, 60 l')
@@ -160,6 +162,63 @@ describe('ConflictCard', () => {
     expect(wrapper.text()).toContain('not enough: One more cook')
     await wrapper.get('button').trigger('click')
     expect(wrapper.emitted('take')).toEqual([[way]])
+  })
+
+  it('says that nothing helps only when all was tried', async () => {
+    const conflict = { demands: [], least: true, ways: [], tried: [] } as never
+    const wrapper = mounted(ConflictCard, { conflict, busy: true, disabled: false })
+    expect(wrapper.text()).toContain('Trying ways out')
+    expect(wrapper.text()).not.toContain('Nothing that was tried')
+    await wrapper.setProps({ busy: false })
+    expect(wrapper.text()).toContain('Nothing that was tried is enough')
+    expect(wrapper.text()).not.toContain('Trying ways out')
+  })
+})
+
+describe('TimelineView', () => {
+  beforeEach(() =>
+    vi.stubGlobal(
+      'ResizeObserver',
+      class {
+        observe() {}
+        unobserve() {}
+        disconnect() {}
+      },
+    ),
+  )
+  afterEach(() => vi.unstubAllGlobals())
+  const clashing = {
+    ...board,
+    bars: board.bars.map((one) => ({ ...one, title: 'As if there were room' })),
+  }
+  const conflict = {
+    ...{ demands: [], least: true, left_out: 'Stove, 4 rings' },
+    board: clashing,
+    clashes: [{ lane: 's', since_min: 960, until_min: 985, says: '5 of 4 rings' }],
+  }
+  const view = (before: Board | null) =>
+    mounted(TimelineView, {
+      timeline: {
+        ...{ state: 'done', fresh: true, now_min: null },
+        result: { board: before, looks: {}, moved: [], reached: [], told: [], conflict },
+      } as never,
+      ...{ busy: false, asking: false, refused: '', picked: null, disabled: false },
+    })
+
+  it('draws a conflict where it is, as if one demand were not asked', () => {
+    const text = view(null).text()
+    expect(text).toContain('as if this were not asked: Stove, 4 rings')
+    expect(text).toContain('5 of 4 rings')
+    expect(text).not.toContain('The plan before')
+  })
+
+  it('has the plan before beside it, where nothing clashes', async () => {
+    const wrapper = view(board)
+    expect(wrapper.text()).toContain('As if there were room')
+    await wrapper.get('[aria-label="What is drawn"] button:last-child').trigger('click')
+    expect(wrapper.text()).not.toContain('As if there were room')
+    expect(wrapper.text()).not.toContain('5 of 4 rings')
+    expect(wrapper.text()).toContain('Amber caramel')
   })
 })
 
