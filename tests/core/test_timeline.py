@@ -18,8 +18,10 @@ from fernbell.core.planning.timeline import (
     Aim,
     Aims,
     AskedLine,
+    Claim,
     Climate,
     Clock,
+    Commission,
     Conflict,
     DemandKind,
     EasingKind,
@@ -36,7 +38,6 @@ from fernbell.core.planning.timeline import (
     Point,
     Sort,
     Station,
-    Taken,
     Task,
     Wave,
     Work,
@@ -63,6 +64,7 @@ from fernbell.core.planning.timeline import (
     without,
     work_of,
 )
+from fernbell.core.planning.timeline.derive import planned
 from fernbell.core.planning.timeline.lots import finished_at_once, lots_of
 from fernbell.core.planning.timeline.making import blocks, link_of
 from fernbell.core.planning.timeline.places import Rooms, places_of
@@ -159,8 +161,8 @@ def test_the_checker_sees_every_way_a_plan_can_be_wrong(night: tuple[Work, Outco
 # Small enough to try everything
 
 
-def sent(of: Station | Person, since: int, until: int, amount: int = 1, at_c: int = 0) -> Taken:
-    return Taken(of.key, since, until, "Another night", "theirs", amount, at_c or None)
+def sent(of: Station | Person, since: int, until: int, amount: int = 1, at_c: int = 0) -> Claim:
+    return Claim(of.key, since, until, "Another night", "theirs", amount, at_c or None)
 
 
 def tiny(seed: int, *, beside: bool) -> Work:
@@ -390,12 +392,12 @@ def test_where_a_plan_is_spoilt_is_seen_in_its_lane(night: tuple[Work, Outcome])
 def test_what_is_full_and_who_has_no_break_is_called_tight(night: tuple[Work, Outcome]) -> None:
     work, found = night
     (molds,) = (one for one in tight(work, found.plan, FRIDAY) if "Ø 8 cm" in one)
-    assert molds.startswith("4 × Ø 8 cm: full from Sat ")
+    assert molds.startswith("Molds, 4 × Ø 8 cm: full from Sat ")
     cook = Person("p", "Bram", 2, ((0, 900),))
     tasks = tuple(Task(f"t{at}", "t", 60, 2, at_min=65 * at) for at in range(5))
     freezer = Station("f", "Freezer", "freezer", 10)
     cold = Hold("cold", ("f",), Point("t0"), Point("t4"), 9)
-    row = Work(tasks, (), (cold,), (cook,), (freezer,), taken=(sent(cook, 320, 330),))
+    row = Work(tasks, (), (cold,), (cook,), (freezer,), claims=(sent(cook, 320, 330),))
     plan = Planned(
         {one.key: one.at_min or 0 for one in tasks}, {one.key: "p" for one in tasks}, {"cold": "f"}
     )
@@ -405,7 +407,7 @@ def test_what_is_full_and_who_has_no_break_is_called_tight(night: tuple[Work, Ou
         "Bram: no break from Fri 00:00 to Fri 05:30, 5 h 30",
     )
     less = replace(cold, amount=8, until=Point("t2"))
-    easy = replace(row, holds=(less,), tasks=tasks[:3], taken=())
+    easy = replace(row, holds=(less,), tasks=tasks[:3], claims=())
     assert tight(easy, plan, FRIDAY) == ()
 
 
@@ -455,11 +457,11 @@ def test_people_and_places_of_another_order_are_left_to_it(night: tuple[Work, Ou
     work, found = night
     drawn = board(work, found.plan, FRIDAY)
     theirs = tuple(
-        Taken(one.lane, one.since_min, one.until_min, "Another night", one.title, one.amount)
+        Claim(one.lane, one.since_min, one.until_min, "Another night", one.title, one.amount)
         for one in (*drawn.bars, *drawn.stays)
         if one.since_min < DAY  # of the evening before, so that the day itself is free
     )
-    beside = replace(work, taken=theirs)
+    beside = replace(work, claims=theirs)
     assert any("at once" in one for one in faults(beside, found.plan))
     assert any("holds" in one for one in faults(beside, found.plan))
     own = solve(beside, seconds=20)
@@ -475,7 +477,7 @@ def test_an_oven_another_order_has_at_another_heat_is_waited_for() -> None:
     alone = Work((bake,), holds=(Hold("bake", ("oven",), *own, 2, 180),), places=(oven,))
     for at_c, ends in ((180, 200), (160, 65)):
         # Two of four trays, until the end: shared at one heat, else out by a quarter hour before.
-        work = replace(alone, taken=(sent(oven, 80, 200, 2, at_c),), closes_min=200)
+        work = replace(alone, claims=(sent(oven, 80, 200, 2, at_c),), closes_min=200)
         found = solve(work, seconds=5)
         assert found is not None
         assert found.plan.starts["bake"] + 20 == ends
@@ -488,7 +490,7 @@ def test_what_another_order_has_beyond_all_there_is_leaves_nothing_and_breaks_no
     freezer = Station("freezer", "Freezer", "freezer", 10)
     hold = Hold("cold", ("freezer",), Point("one"), Point("one", end=True), 3)
     work = Work((Task("one", "one", 10),), holds=(hold,), places=(freezer,), closes_min=100)
-    full = replace(work, taken=(sent(freezer, 50, 100, 8), sent(freezer, 60, 90, 8)))
+    full = replace(work, claims=(sent(freezer, 50, 100, 8), sent(freezer, 60, 90, 8)))
     found = solve(full, seconds=5)
     assert found is not None
     assert found.plan.starts["one"] == 40
@@ -499,7 +501,7 @@ def test_what_another_order_has_beyond_all_there_is_leaves_nothing_and_breaks_no
 def test_another_order_in_the_way_is_named() -> None:
     cook = Person("p", "P", 2, ((0, 100),))
     task = Task("one", "one", 40, 2, due_min=100)
-    work = Work((task,), people=(cook,), taken=(sent(cook, 30, 70),), closes_min=100)
+    work = Work((task,), people=(cook,), claims=(sent(cook, 30, 70),), closes_min=100)
     every = demands(work, lambda kind, key: f"{kind} {key}")
     found = conflict(work, every, seconds=5)
     assert found is not None
@@ -508,7 +510,7 @@ def test_another_order_in_the_way_is_named() -> None:
 
 def test_how_late_a_task_may_be_leaves_its_person_to_another_order() -> None:
     cook = Person("p", "P", 2, ((0, 200),))
-    work = Work((Task("one", "one", 20, 2),), people=(cook,), taken=(sent(cook, 60, 90),))
+    work = Work((Task("one", "one", 20, 2),), people=(cook,), claims=(sent(cook, 60, 90),))
     assert latest(work, Planned({"one": 10}, {"one": "p"}, {}))["one"] == 40
 
 
@@ -571,6 +573,54 @@ def test_of_whatever_is_drawn_nothing_is_made_for_nothing(
     assert len(set(keys)) == len(keys)
     for one in work.holds:
         assert all(one.amount <= work.place[place].capacity for place in one.places)
+
+
+def on_two_days(slug: str, days: int, *, owned: int | None = None) -> Commission:
+    """A demo dessert for an evening, and for one some days after; somebody is in every day."""
+    order = asked(((slug, 4, owned),), opens=0)
+    shifts = tuple((DAY * at + 510, DAY * at + 21 * 60 + 30) for at in range(days + 2))
+    waves = [Wave(SERVICE + DAY * at, 0.5, 1 + at, f"Day {at}", f"{at}") for at in (0, days)]
+    people = [replace(one, shifts=shifts) for one in order.people]
+    return replace(order, waves=waves, people=people)
+
+
+@pytest.mark.parametrize("slug", list(DEMO))
+@pytest.mark.parametrize("days", [1, 2, 3, 9])
+def test_what_is_served_on_two_days_is_made_for_both(slug: str, days: int) -> None:
+    work = work_of(on_two_days(slug, days))
+    assert fits(work, seconds=10)
+
+
+def test_what_does_not_keep_to_the_next_day_is_made_for_each() -> None:
+    """By hand: brown butter for the sponge of a week later is made for that, the caramel too."""
+    near, far = planned(on_two_days("reedbed", 1)), planned(on_two_days("reedbed", 6))
+    days = [
+        {one.sheet.formula: [x.batch.day for x in one.batches] for one in way.made}
+        for way in (near, far)
+    ]
+    assert days[0]["amber-glaze"] == [1]  # its method: chill 12-48 h
+    assert days[0]["barley-mousse"] == [1, 2]  # it sets in a quarter of an hour
+    assert all(made == [1, 7] for made in days[1].values())
+    inner = next(one for one in far.made if one.sheet.formula == "barley-milk")
+    assert [(x.batch.feeds[0].first, x.batch.feeds[0].count) for x in inner.batches] == [
+        (1, 1),
+        (2, 1),
+    ]
+    # As much as of both days together.
+    for one, other in zip(near.made, far.made, strict=True):
+        total = [sum(x.batch.wanted_g for x in made.batches) for made in (one, other)]
+        assert total[0] == pytest.approx(total[1])
+
+
+def test_a_dessert_that_takes_more_than_a_bowl_waits_for_every_batch() -> None:
+    bowls = tuple(
+        replace(one, least=0.0, most=600.0) if one.kind == "mixer" else one for one in KIT
+    )
+    work = work_of(asked((("reedbed", 1, None),), vessels=bowls))
+    batches = [one.key for one in work.tasks if one.formula == "barley-mousse" and "/0" in one.key]
+    assert len(batches) > 1
+    ahead = {link.before for link in work.links if link.after.startswith("line 0/")}
+    assert set(batches) <= ahead
 
 
 def test_what_is_set_on_a_dessert_is_built_before() -> None:

@@ -9,6 +9,7 @@ from fernbell.core.planning.timeline import (
     Aim,
     Aims,
     AskedLine,
+    Claim,
     Commission,
     Hold,
     Link,
@@ -16,7 +17,6 @@ from fernbell.core.planning.timeline import (
     Point,
     Sort,
     Station,
-    Taken,
     Task,
     Wave,
     Work,
@@ -78,7 +78,7 @@ def asked(
     )
 
 
-def random_taken(seed: int, people: list[Person], places: tuple[Station, ...]) -> Iterator[Taken]:
+def random_claims(seed: int, people: list[Person], places: tuple[Station, ...]) -> Iterator[Claim]:
     """Now and then another order has of a kitchen what chance says, off the five minutes too."""
     draw = Random(-seed)
     for one in (*people, *places):
@@ -89,7 +89,7 @@ def random_taken(seed: int, people: list[Person], places: tuple[Station, ...]) -
             most = one.capacity if isinstance(one, Station) else 1
             heat = draw.choice([160, 180]) if kind == "oven" else None
             order = draw.choice(["Early", "Late"])
-            yield Taken(one.key, since, until, order, "other", draw.randint(1, most + 3), heat)
+            yield Claim(one.key, since, until, order, "other", draw.randint(1, most + 3), heat)
 
 
 def random_work(seed: int, desserts: int) -> Work:
@@ -153,5 +153,5 @@ def random_work(seed: int, desserts: int) -> Work:
         Aims((Aim.NO_EARLY, Aim.LATE, Aim.FRESH, Aim.CALM), ((0, 510), (DAY, DAY + 510))),
         0,
         SERVICE,
-        tuple(random_taken(seed, people, places)),
+        tuple(random_claims(seed, people, places)),
     )

@@ -97,6 +97,25 @@ def test_a_smaller_bowl_means_more_batches_at_once(demo: Client) -> None:
     assert sum(one["wanted_g"] for one in after) == pytest.approx(before[0]["wanted_g"])
 
 
+def test_for_two_days_what_does_not_keep_is_in_batches_of_its_own(demo: Client) -> None:
+    def planned(last: str) -> dict[str, Any]:
+        services = [
+            {"key": "a", "title": "Friday", "at": "2048-03-06T20:00:00"},
+            {"key": "b", "title": "Later", "at": f"2048-03-{last}T20:00:00"},
+        ]
+        data = {"name": "x", "lines": [line("Reedbed", 8)], "timing": {"services": services}}
+        answer = post(demo, "/api/orders/what-if", data)
+        assert answer.status_code == 200, answer.content
+        return answer.json()
+
+    # A mousse is made fresh for each evening; a glaze that keeps two days only for the next.
+    for last, glazes in (("07", 1), ("12", 2)):
+        found = planned(last)
+        fed = [one["feeds"][0] for one in batches(found, "Toasted barley mousse")]
+        assert [(one["first"], one["count"]) for one in fed] == [(1, 4), (5, 4)]
+        assert len(batches(found, "Amber glaze")) == glazes
+
+
 def test_the_chefs_minutes_keep_a_mousse_small(demo: Client) -> None:
     row = Formula.objects.get(name="Toasted barley mousse")
     entry = demo.get(f"/api/formulas/{row.pk}").json()

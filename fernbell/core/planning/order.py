@@ -18,17 +18,22 @@ from fernbell.starter.hands import KEEPS_MIN
 _ALMOST_G = 1e-6
 _LONG_MIN = 120
 """What keeps longer is made once for all lots [min]."""
+_DAY_MIN = 1440
 _NO_LESS = "left over: its vessel takes no less"
 
 
 @dataclass(frozen=True, slots=True)
 class Ordered:
-    """So many of a dessert in one size, and what it is called; in lots where molds are few."""
+    """So many of a dessert in one size, and what it is called; in lots where molds are few.
+
+    `days` are those on which each lot is served, from the first; all on one where none are named.
+    """
 
     name: str
     dessert: Dessert
     count: int
     lots: tuple[int, ...] = ()
+    days: tuple[int, ...] = ()
 
 
 def in_lots(count: int, at_once: int | None) -> tuple[int, ...]:
@@ -108,6 +113,7 @@ def plan_order(
     jobs: Mapping[str, str] | None = None,
     sets_min: Mapping[str, float] | None = None,
     methods: Mapping[str, Sequence[Step]] | None = None,
+    keeps_min: Mapping[str, int | None] | None = None,
 ) -> PlannedOrder:
     """Merge an order and split every formula into batches.
 
@@ -118,6 +124,8 @@ def plan_order(
         jobs: what formulas were set for, by key, where known [key].
         sets_min: how long formulas can be filled before they set, by key [min].
         methods: steps of formulas, by key, where known [Step].
+        keeps_min: how long formulas keep until they are used, by key; of services on several days
+            what keeps less than to the next is made for each [min].
     Returns:
         every formula once, its losses counted once, in batches [g].
     Raises:
@@ -138,15 +146,11 @@ def plan_order(
         parts: dict[str, Split] = {}
         for batch in reversed(batches_):
             key, sets = batch.formula.key, (sets_min or {}).get(batch.formula.key)
-            own = filled.get(key, [])
-            if not _made_fresh(batch.formula.kind, sets):
-                own = [replace(one, turn=0) for one in own]
-            parts[key] = split(
-                [*own, *_nested(key, batches_, parts)],
-                needs(book, batch.reading, (jobs or {}).get(key, ""), trays.get(key, ())),
-                vessels,
-                sets,
-            )
+            every = [*filled.get(key, ()), *_nested(key, batches_, parts)]
+            fresh = _made_fresh(batch.formula.kind, sets)
+            need = needs(book, batch.reading, (jobs or {}).get(key, ""), trays.get(key, ()))
+            turns = _in_turns(every, (keeps_min or {}).get(key), fresh=fresh)
+            parts[key] = split(turns, need, vessels, sets)
         return parts
 
     topped: dict[str, float] = {}
@@ -186,16 +190,32 @@ def _made_fresh(kind: str, sets_min: float | None) -> bool:
     return (sets_min or KEEPS_MIN.get(kind, _LONG_MIN)) < _LONG_MIN
 
 
+def _in_turns(filled: Sequence[Filled], keeps_min: int | None, *, fresh: bool) -> list[Filled]:
+    """What is filled from batches of its own: on days too far apart, and lots of what is fresh."""
+    first: dict[int, int] = {}
+    for day in sorted({one.day for one in filled}):
+        began = max(first.values(), default=day)
+        # Within a day it is made sooner or later.
+        near = keeps_min is None or (day - began + 1) * _DAY_MIN <= keeps_min
+        first[day] = began if near and not fresh else day
+    turns = [(first[one.day], one.turn if fresh else 0) for one in filled]
+    every = sorted(set(turns))
+    return [replace(one, turn=every.index(turn)) for one, turn in zip(filled, turns, strict=True)]
+
+
 def _filled(sizes: Sequence[MeasuredDessert], lines: Sequence[Ordered]) -> dict[str, list[Filled]]:
     """By formula, what is filled with it: each dessert as often as it is made, lot by lot."""
     found: dict[str, list[Filled]] = {}
     for made, line in zip(sizes, lines, strict=True):
         lots = line.lots or (made.count,)
+        days = line.days or (0,) * len(lots)
         firsts = [1, *(1 + reached for reached in accumulate(lots))]
+        turns = [days[:at].count(day) for at, day in enumerate(days)]
         for formula, grams in _grams(made):
+            each_g = grams / made.count
             found.setdefault(formula, []).extend(
-                Filled(line.name, number, grams / made.count, firsts[turn], turn)
-                for turn, number in enumerate(lots)
+                Filled(line.name, number, each_g, first, turn, day)
+                for number, first, turn, day in zip(lots, firsts[:-1], turns, days, strict=True)
             )
     return found
 
@@ -216,8 +236,20 @@ def _nested(key: str, made: Sequence[Batch], parts: Mapping[str, Split]) -> Iter
     for other in made:
         for line, exact_g in zip(other.formula.lines, other.exact_g, strict=True):
             if line.formula == key and exact_g:
-                number = max(1, len(parts[other.formula.key].batches))
-                yield Filled(other.formula.name, number, exact_g / number)
+                yield from _within(other.formula.name, exact_g, parts[other.formula.key].batches)
+
+
+def _within(name: str, exact_g: float, outer: Sequence[BatchOf]) -> Iterator[Filled]:
+    """What of a formula goes into the batches of another, those of a day together."""
+    if not outer:
+        yield Filled(name, 1, exact_g)
+    total = sum(one.made_g for one in outer)
+    first = 1
+    for day, alike in groupby(outer, key=lambda one: one.day):
+        own = list(alike)
+        share = sum(one.made_g for one in own) / total
+        yield Filled(name, len(own), exact_g * share / len(own), first, day=day)
+        first += len(own)
 
 
 def _made(batch: Batch, parts: Split) -> MadeFormula:

@@ -23,7 +23,8 @@ _HALVINGS = 50
 class Filled:
     """So many alike that are filled with so much each [g], from the `first` of them.
 
-    What is filled in another `turn` is filled when the molds are free again.
+    What is filled in another `turn` is filled when the molds are free again; `day` is the one of
+    its service.
     """
 
     name: str
@@ -31,6 +32,7 @@ class Filled:
     each_g: float
     first: int = 1
     turn: int = 0
+    day: int = 0
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,13 +48,15 @@ class Fed:
 class BatchOf:
     """One batch: what it is for, what it is made at, in which vessels, and what is left of it [g].
 
-    More is made than is wanted where a vessel takes no less.
+    More is made than is wanted where a vessel takes no less. `day` is that of the first service it
+    is for.
     """
 
     wanted_g: float
     made_g: float
     vessels: tuple[str, ...]
     feeds: tuple[Fed, ...]
+    day: int = 0
 
     @property
     def left_g(self) -> float:
@@ -155,8 +159,7 @@ def split(
             f"{largest.name} takes {figure_text(largest.each_g)} g at once; {found[0].says}: take "
             "a larger one, or fill it from two batches"
         )
-        number = math.ceil(total / most * (1 - _ALMOST))
-        even = tuple(_batch(total / number, (), needs, vessels) for _ in range(number))
+        even = tuple(one for turn in _turns(filled) for one in _even(turn, most, needs, vessels))
         return Split(even, found[0].says, way)
     batches = tuple(
         _batch(
@@ -164,6 +167,7 @@ def split(
             tuple(fed for fed, _ in part),
             needs,
             vessels,
+            min(one.day for one in turn),
         )
         for turn in _turns(filled)
         for part in _parts(turn, most)
@@ -171,9 +175,20 @@ def split(
     return Split(batches, found[0].says if found and len(batches) > 1 else "")
 
 
+def _even(
+    turn: Sequence[Filled], most_g: float, needs: Sequence[Need], vessels: Sequence[Vessel]
+) -> Iterator[BatchOf]:
+    """Batches alike, of which each goes into everything, as one is not enough for a dessert."""
+    total = sum(one.count * one.each_g for one in turn)
+    number = math.ceil(total / most_g * (1 - _ALMOST))
+    feeds = tuple(Fed(one.name, one.count, one.first) for one in turn)
+    for _ in range(number):
+        yield _batch(total / number, feeds, needs, vessels, min(one.day for one in turn))
+
+
 def _turns(filled: Sequence[Filled]) -> Iterator[list[Filled]]:
     """What is filled together, turn after turn."""
-    for turn in sorted({one.turn for one in filled}):
+    for turn in sorted({one.turn for one in filled if one.count}):
         yield [one for one in filled if one.turn == turn and one.count]
 
 
@@ -238,7 +253,11 @@ def _chargers(need: Need, room_ml: float) -> str:
 
 
 def _batch(
-    grams: float, feeds: tuple[Fed, ...], needs: Sequence[Need], vessels: Sequence[Vessel]
+    grams: float,
+    feeds: tuple[Fed, ...],
+    needs: Sequence[Need],
+    vessels: Sequence[Vessel],
+    day: int,
 ) -> BatchOf:
     """A batch in the smallest vessels that hold it; topped up to what they take at least."""
     made = grams
@@ -257,7 +276,7 @@ def _batch(
         ]
         names.append(f"{fits[0].name}{_chargers(need, room)}")
         made = max(made, fits[0].least / need.room_per_g)
-    return BatchOf(grams, made, tuple(names), feeds)
+    return BatchOf(grams, made, tuple(names), feeds, day)
 
 
 def _several(own: Sequence[Vessel], room: float) -> Iterator[str]:

@@ -25,6 +25,7 @@ from fernbell.core.planning import (
     mise_en_place,
     plan_order,
 )
+from fernbell.core.planning.timeline import Wave, in_lots_of_days, keeps_min
 from fernbell.core.working import Working
 from fernbell.server.desserts import assemble as desserts
 from fernbell.server.desserts.rows import entry_of, held_by, molds_named
@@ -46,6 +47,7 @@ from fernbell.server.planning.schemas import (
     OrderLineIn,
     PlannedOut,
 )
+from fernbell.server.planning.timing_schemas import TimingIn
 from fernbell.server.rows.clock import today
 from fernbell.server.rows.policy import rows
 
@@ -65,12 +67,24 @@ class LineMade:
     mold: Mold
 
 
-def line_made(key: str, row: UUID, name: str, dessert: Dessert, count: int, mold: Mold) -> LineMade:
-    """So many of a dessert, on trays where its mold has several cavities."""
+def line_made(
+    key: str,
+    row: UUID,
+    name: str,
+    dessert: Dessert,
+    count: int,
+    mold: Mold,
+    waves: Sequence[Wave] = (),
+) -> LineMade:
+    """So many of a dessert, on trays where its mold has several cavities, in lots where there are
+    few or where it is served on several days.
+    """
     says = dessert.mold.size_words()
     on = trays(count, mold.cavities) if mold.cavities > 1 else None
-    lots = in_lots(count, mold.owned * mold.cavities if mold.owned else None)
-    ordered = Ordered(f"{name}, {says}", dessert, count, lots)
+    most = mold.owned * mold.cavities if mold.owned else None
+    ordered = Ordered(f"{name}, {says}", dessert, count, in_lots(count, most))
+    if waves:
+        ordered = in_lots_of_days(ordered, waves, most)
     return LineMade(key, row, name, says, ordered, on, mold)
 
 
@@ -78,10 +92,19 @@ def lines_of(member: Member, order: OrderIn) -> list[LineMade]:
     """Every line with its dessert in its mold."""
     named = {line.mold for line in order.lines if line.mold}
     molds = molds_named(member, frozenset(named))
-    return [_line(member, line, molds) for line in order.lines]
+    return [_line(member, line, molds, waves_for(line, order.timing)) for line in order.lines]
 
 
-def _line(member: Member, line: OrderLineIn, molds: desserts.Molds) -> LineMade:
+def waves_for(line: OrderLineIn, timing: TimingIn) -> list[Wave]:
+    """The waves in which a line is served, by their days alone; none where that is not said."""
+    services = sorted(timing.services, key=lambda one: one.at)
+    own = [one for one in services if line.service in (None, one.key) for _ in range(one.waves)]
+    return [Wave(0, 1 / len(own), (one.at.date() - services[0].at.date()).days) for one in own]
+
+
+def _line(
+    member: Member, line: OrderLineIn, molds: desserts.Molds, waves: Sequence[Wave]
+) -> LineMade:
     entry = entry_of(member, line.dessert)
     own = molds_named(member, frozenset(key for _, key in desserts.molds_of(entry)))
     sizes = desserts.sized(entry, own, held_by(member, entry, (line.dessert,)))
@@ -91,7 +114,7 @@ def _line(member: Member, line: OrderLineIn, molds: desserts.Molds) -> LineMade:
         mold = molds[line.mold]
         dessert = refit(sizes[0].dessert, mold_of(mold))
     count = _how_many(member, line, dessert, mold.cavities)
-    return line_made(line.key, line.dessert, entry.name, dessert, count, mold)
+    return line_made(line.key, line.dessert, entry.name, dessert, count, mold, waves)
 
 
 def _how_many(member: Member, line: OrderLineIn, dessert: Dessert, cavities: int) -> int:
@@ -121,6 +144,14 @@ class Inputs:
     def sets_min(self) -> dict[str, float]:
         """How long formulas can be filled before they set [min]."""
         return {key: row.sets_min for key, row in self.heads.items() if row.sets_min}
+
+    @property
+    def keeps_min(self) -> dict[str, int | None]:
+        """How long formulas keep until they are used [min]."""
+        return {
+            one.key: keeps_min(self.methods.get(one.key, ()), one.kind, self.sets_min.get(one.key))
+            for one in self.book.formulas
+        }
 
 
 def inputs_of(member: Member, ordered: Sequence[Ordered]) -> Inputs:
@@ -154,6 +185,7 @@ def making(member: Member, ordered: Sequence[Ordered]) -> Making:
         jobs=known.jobs,
         sets_min=known.sets_min,
         methods=methods,
+        keeps_min=known.keeps_min,
     )
     drawn = drawn_in([one.dessert for one in ordered])
     pages = with_methods(member, [one.sheet for one in found.made], drawn)

@@ -5,7 +5,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from fernbell.core.planning.timeline import LONGEST_MIN, Clock, Taken, Work
+from fernbell.core.planning.timeline import LONGEST_MIN, Claim, Clock, Work
 from fernbell.server.kitchens.models import Member
 from fernbell.server.planning.models import Order, Timeline
 from fernbell.server.rows.policy import rows
@@ -13,7 +13,7 @@ from fernbell.server.rows.policy import rows
 _KEPT = ("order__name", "result__origin", "result__board__bars", "result__board__stays")
 
 
-def taken_by_others(member: Member, order: UUID, clock: Clock, work: Work) -> tuple[Taken, ...]:
+def claims_of_others(member: Member, order: UUID, clock: Clock, work: Work) -> tuple[Claim, ...]:
     """People and places that the last plan of each other order has while this one is made.
 
     Minutes are those of `clock`; orders that are put away or no longer served take nothing.
@@ -30,7 +30,7 @@ def taken_by_others(member: Member, order: UUID, clock: Clock, work: Work) -> tu
     return tuple(
         one
         for name, origin, bars, stays in last.values_list(*_KEPT)
-        for one in _taken(name, origin, (*bars, *stays), clock)
+        for one in _claims(name, origin, (*bars, *stays), clock)
         if one.of in known and work.opens_min < one.until_min and one.since_min < work.closes_min
     )
 
@@ -41,12 +41,12 @@ def _near(service: str, clock: Clock, work: Work) -> bool:
     return work.opens_min < at < work.closes_min + LONGEST_MIN
 
 
-def _taken(
+def _claims(
     name: str, origin: str, lying: Iterable[dict[str, Any]], clock: Clock
-) -> Iterator[Taken]:
+) -> Iterator[Claim]:
     shift = clock.minute(datetime.fromisoformat(origin))
     for one in lying:
-        yield Taken(
+        yield Claim(
             of=one["lane"],
             since_min=one["since_min"] + shift,
             until_min=one["until_min"] + shift,

@@ -37,6 +37,7 @@ from fernbell.server.rows.clock import in_zone
 
 NEAR_S, CONFLICT_S, WAY_S = 4.0, 5.0, 3.0
 """How long is searched at most: for a plan near another, in one try of each [s]."""
+_FAULT = "Planning it failed, which it should not. The order is as it was; the log says more."
 _TELLS_EVERY_S, _LOOKS_EVERY_S = 0.2, 0.3
 
 
@@ -62,6 +63,10 @@ def make_timeline(timeline: str) -> None:
         except (Refused, CoreError) as refusal:
             words = refusal.detail if isinstance(refusal, Refused) else refusal.sentence()
             _end(row, "failed", ResultOut(origin=row.now_at, refused=words))
+        except Exception:
+            # It is a fault of ours, and stands in the worker's log; nobody waits for it.
+            _end(row, "failed", ResultOut(origin=row.now_at, refused=_FAULT))
+            raise
 
 
 def _end(row: Timeline, state: str, result: ResultOut | None) -> None:

@@ -26,7 +26,7 @@ from fernbell.core.planning.timeline import (
 )
 from fernbell.server.kitchens.models import Member
 from fernbell.server.planning.assemble import LineMade, inputs_of, lines_of, vessels_of
-from fernbell.server.planning.beside import taken_by_others
+from fernbell.server.planning.beside import claims_of_others
 from fernbell.server.planning.models import Hand
 from fernbell.server.planning.schemas import OrderIn
 from fernbell.server.planning.timing_schemas import LookOut, MarkIn, ServiceIn, TimingIn
@@ -97,7 +97,7 @@ def night_of(
     marks = {key: marked_of(one, clock) for key, one in timing.marks.items()}
     minute = clock.minute(now)
     work = from_now(whole, marks, minute) if minute > whole.opens_min or marks else whole
-    work = replace(work, taken=taken_by_others(member, order, clock, work))
+    work = replace(work, claims=claims_of_others(member, order, clock, work))
     print_ = hashlib.sha256(repr((replace(work, opens_min=0), clock)).encode()).hexdigest()
     looks = {key: LookOut(flavor=x.flavor, kind=x.kind) for key, x in known.heads.items()}
     return Night(order, commission, work, clock, lines, looks, print_)

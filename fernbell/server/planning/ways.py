@@ -1,7 +1,10 @@
 """Ways out of a conflict: each is taken, worked out and told only if it fits."""
 
 from collections.abc import Callable
+from dataclasses import replace
 from datetime import datetime, timedelta
+
+from pydantic import ValidationError
 
 from fernbell.core.planning import VESSELS
 from fernbell.core.planning.timeline import (
@@ -30,14 +33,19 @@ MOST_DRAWN = 2
 """If a conflict cannot be drawn without the first, it is tried without so many in all."""
 
 
-def taken(entry: OrderIn, way: Easing) -> OrderIn:
-    """An entry with a way out taken."""
+def taken(entry: OrderIn, way: Easing) -> OrderIn | None:
+    """An entry with a way out taken; None where that cannot be."""
     lines = [
         _half(one) if way.kind is EasingKind.FEWER and one.key == way.key else one
         for one in entry.lines
     ]
-    timing = entry.timing.model_copy(update=_TAKES[way.kind](entry.timing, way.key))
-    return entry.model_copy(update={"timing": timing, "lines": lines})
+    try:
+        timing = entry.timing.model_copy(update=_TAKES[way.kind](entry.timing, way.key))
+        eased = entry.model_copy(update={"timing": timing, "lines": lines})
+        return OrderIn.model_validate(eased.model_dump()) if eased != entry else None
+    except (ValidationError, OverflowError):
+        # There is no such day, or as many are borrowed already as may be.
+        return None
 
 
 def _half(line: OrderLineIn) -> OrderLineIn:
@@ -114,7 +122,7 @@ def explained(
         with_it = taken(entry, way)
         if halt.asked:
             break
-        if with_it == entry:
+        if with_it is None:
             continue
         says = said(way, night, entry, with_it)
         eased = night_of(member, night.order, with_it, now)
@@ -143,8 +151,9 @@ def _shown(night: Night, found: Conflict, seconds: float, halt: Halt) -> dict[st
         work = as_if(night.work, left_out)
         outcome = None if halt.asked else _tried(work, seconds, halt)
         if outcome:
+            drawn = replace(work, places=night.work.places)
             return {
-                "board": board(work, outcome.plan, night.clock),
+                "board": board(drawn, outcome.plan, night.clock),
                 "left_out": left_out.says,
                 "clashes": list(clashes(night.work, outcome.plan, night.clock)),
             }

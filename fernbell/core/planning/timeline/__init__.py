@@ -24,6 +24,8 @@ from fernbell.core.planning.timeline.edits import (
     edited,
     from_now,
 )
+from fernbell.core.planning.timeline.lots import in_lots_of_days
+from fernbell.core.planning.timeline.making import keeps_min
 from fernbell.core.planning.timeline.solve import Halt, Outcome, Reached, fits, solve
 from fernbell.core.planning.timeline.spare import begins, latest
 from fernbell.core.planning.timeline.tight import tight
@@ -34,6 +36,7 @@ from fernbell.core.planning.timeline.work import (
     USUAL_AIMS,
     Aim,
     Aims,
+    Claim,
     Climate,
     Hold,
     Link,
@@ -42,7 +45,6 @@ from fernbell.core.planning.timeline.work import (
     Point,
     Sort,
     Station,
-    Taken,
     Task,
     Work,
 )
@@ -54,6 +56,7 @@ __all__ = [
     "Aims",
     "AskedLine",
     "Board",
+    "Claim",
     "Clash",
     "Climate",
     "Clock",
@@ -77,7 +80,6 @@ __all__ = [
     "Reached",
     "Sort",
     "Station",
-    "Taken",
     "Task",
     "Wave",
     "Work",
@@ -97,6 +99,8 @@ __all__ = [
     "from_now",
     "hands_min",
     "hours_words",
+    "in_lots_of_days",
+    "keeps_min",
     "latest",
     "listed",
     "shown_without",

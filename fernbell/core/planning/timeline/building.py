@@ -137,6 +137,7 @@ class _Line:
         mine = waves_of(self.line, waves)
         lots = lots_of(self.count, [wave for _, wave in mine], at_once(self.line))
         last = {lot.number: self.lot(lot) for lot in lots}
+        first = 0
         for own in finished_at_once(mine, _CUT_AHEAD if together else -1):
             served = [
                 (mine[wave][0], lot, number)
@@ -148,7 +149,8 @@ class _Line:
                 ready = dict.fromkeys(lot.number for _, lot, _ in served)
                 number = sum(number for *_, number in served)
                 at = sorted({wave for wave, _, _ in served})
-                self._wave(at, number, [last[lot] for lot in ready])
+                self._wave(at, Lot(0, first, number, ()), [last[lot] for lot in ready])
+                first += number
 
     @property
     def title(self) -> str:
@@ -361,9 +363,10 @@ class _Line:
         return None
 
     def _wave(
-        self, waves: Sequence[int], number: int, ready: Sequence[tuple[Task, Wait | None]]
+        self, waves: Sequence[int], lot: Lot, ready: Sequence[tuple[Task, Wait | None]]
     ) -> None:
         """What is done for waves at service: the last touches, cut and plated."""
+        number = lot.count
         finishing = [one for one in self._groups if one.at_service]
         portions = self.size.division.count * number
         stages = [one for group in finishing for one in group.stages]
@@ -389,9 +392,8 @@ class _Line:
         )
         self.built.tasks.append(task)
         self.built.links += [Link(key, f"service/{at}", 0, _CUT_AHEAD, True) for at in waves]
-        lot = Lot(0, 0, number, ())
         for group in finishing:
-            self._formulas(group, replace(lot, first=0, count=self.count), task, {})
+            self._formulas(group, lot, task, {})
         for before, wait in ready:
             rest = wait or Wait(WaitKind.STAND, 5, _KEEPS)
             link = link_of(rest, before.key, key)

@@ -23,6 +23,8 @@ _SHOWS = (
     DemandKind.LINE,
 )
 """What is rather left out of a drawing: whose want is seen best. Hands are in every lane."""
+_SHOWN = 5
+"""What is shorter would not be seen [min]."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,7 +64,7 @@ def as_if(work: Work, left_out: Demand) -> Work:
     """
     if left_out.kind is not DemandKind.PLACE:
         return without(work, [left_out])
-    amounts = *(one.amount for one in work.holds), *(one.amount for one in work.taken)
+    amounts = *(one.amount for one in work.holds), *(one.amount for one in work.claims)
     every = sum(amounts) or 1
 
     def roomy(place: Station) -> Station:
@@ -120,7 +122,7 @@ class _Clashing:
 
     def _over(self, place: Station, held: Sequence[tuple[int, int, Hold]]) -> Iterator[Clash]:
         """More than it takes of its own; what others have of it is theirs to put right."""
-        taken = self.work.taken_of.get(place.key, ())
+        taken = self.work.claims_of.get(place.key, ())
         others = [(one.since_min, one.until_min, one.amount) for one in taken]
         spans = [(since, until, one.amount) for since, until, one in held if since < until]
         spans += loaded(others, place.capacity)
@@ -141,7 +143,7 @@ class _Clashing:
             if one.at_c != other.at_c and apart < place.change_min:
                 begins = max(since, other_since)
                 says = f"{one.at_c} and {other.at_c} °C"
-                yield Clash(place.key, begins, max(begins + 5, min(until, other_until)), says)
+                yield Clash(place.key, begins, max(begins + _SHOWN, min(until, other_until)), says)
 
     def _unwatched(self, place: Station, held: Sequence[tuple[int, int, Hold]]) -> Iterator[Clash]:
         shifts = merged(shift for one in self.work.people for shift in one.shifts)
@@ -173,7 +175,7 @@ class _Clashing:
         work, task = self.work, self.work.task[key]
         if task.over:
             return ""
-        for taken in work.taken_of.get(person.key, ()):
+        for taken in work.claims_of.get(person.key, ()):
             if since < taken.until_min and taken.since_min < until:
                 return f"{person.name} is at {taken.order}"
         if task.at_min is not None and since != task.at_min:
@@ -190,17 +192,20 @@ class _Clashing:
         return ""
 
     def waits(self) -> Iterator[Clash]:
-        """What waits shorter or longer than it should, where it stands."""
-        stands = {(one.since.task, one.until.task): one for one in self.work.holds}
+        """What waits shorter or longer than it should: where it stands, else what comes after."""
+        stands = {(one.since.task, one.until.task): one.key for one in self.work.holds}
         for link in self.work.links:
-            hold = stands.get((link.before, link.after))
-            if hold is None or not self._known(link.before, link.after):
+            if not self._known(link.before, link.after) or self.work.task[link.after].over:
                 continue
             since, until = self._span(Point(link.before, end=True), Point(link.after))
             says = _wait(link, until - since)
-            place = self.plan.places.get(hold.key)
-            if says and place and not self.work.task[link.after].over:
-                yield Clash(place, since, max(until, since + 5), says)
+            place = self.plan.places.get(stands.get((link.before, link.after), ""))
+            who = self.plan.people.get(link.after)
+            if says and place:
+                yield Clash(place, since, max(until, since + _SHOWN), says)
+            elif says and who:
+                _, end = self._span(Point(link.after), Point(link.after, end=True))
+                yield Clash(who, until, end, says)
 
 
 def _full(place: Station, amount: int) -> str:

@@ -66,7 +66,7 @@ def _every(work: Work) -> Iterator[tuple[DemandKind, str]]:
     for task in work.tasks:
         if task.at_min is not None and not task.over and task.sort is not Sort.SERVE:
             yield DemandKind.HELD, task.key
-    for order in dict.fromkeys(one.order for one in work.taken):
+    for order in dict.fromkeys(one.order for one in work.claims):
         yield DemandKind.OTHERS, order
     held = {place for one in work.holds for place in one.places}
     used = [one for one in work.places if one.key in held]
@@ -124,7 +124,9 @@ def without(work: Work, dropped: Sequence[Demand]) -> Work:
             if one.since.task in left and one.until.task in left
         ),
         people=tuple(_at_hours(work, one, keys) for one in work.people),
-        taken=tuple(one for one in work.taken if one.order not in keys.get(DemandKind.OTHERS, ())),
+        claims=tuple(
+            one for one in work.claims if one.order not in keys.get(DemandKind.OTHERS, ())
+        ),
         opens_min=work.opens_min - (_EARLIER_DAYS * _DAY if DemandKind.OPENS in keys else 0),
         closes_min=work.closes_min + (_LATER_DAYS * _DAY if DemandKind.SERVICE in keys else 0),
     )

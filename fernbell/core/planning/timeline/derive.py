@@ -7,8 +7,8 @@ from fernbell.core.planning.needs import on_trays
 from fernbell.core.planning.order import Ordered, PlannedOrder, plan_order
 from fernbell.core.planning.timeline.asked import AskedLine, Commission
 from fernbell.core.planning.timeline.building import build
-from fernbell.core.planning.timeline.lots import at_once, lots_of, waves_of
-from fernbell.core.planning.timeline.making import make
+from fernbell.core.planning.timeline.lots import at_once, in_lots_of_days, waves_of
+from fernbell.core.planning.timeline.making import keeps_min, make
 from fernbell.core.planning.timeline.places import Rooms, places_of
 from fernbell.core.planning.timeline.work import Aim, Work
 
@@ -32,6 +32,10 @@ def planned(asked: Commission) -> PlannedOrder:
         jobs=asked.jobs,
         sets_min=asked.sets_min,
         methods=asked.methods,
+        keeps_min={
+            key: keeps_min(asked.methods.get(key, ()), kind, asked.sets_min.get(key))
+            for key, kind in _kinds(asked).items()
+        },
     )
 
 
@@ -95,10 +99,9 @@ def fewest_hands_first(aims: Sequence[Aim]) -> bool:
 
 
 def _in_lots(line: AskedLine, asked: Commission) -> Ordered:
-    """Made as often as its molds are filled."""
-    own = waves_of(line, asked.waves)
-    lots = lots_of(line.ordered.count, [wave for _, wave in own], at_once(line))
-    return replace(line.ordered, lots=tuple(one.count for one in lots))
+    """Made as often as its molds are filled, and for each day."""
+    own = [wave for _, wave in waves_of(line, asked.waves)]
+    return in_lots_of_days(line.ordered, own, at_once(line))
 
 
 def _kinds(asked: Commission) -> Mapping[str, str]:

@@ -23,13 +23,13 @@ from fernbell.core.planning.timeline.spare import latest
 from fernbell.core.planning.timeline.tight import tight
 from fernbell.core.planning.timeline.verify import at
 from fernbell.core.planning.timeline.work import (
+    Claim,
     Climate,
     Hold,
     Planned,
     Point,
     Sort,
     Station,
-    Taken,
     Task,
     Work,
 )
@@ -94,10 +94,10 @@ def abreast(
     """What lies in one lane, side by side where it lies there at once.
 
     Args:
-        every: that lies there, shape (n,).
+        every: that lies there, shape (n,) [Hold].
         span: since when and until when it does [min].
     Returns:
-        each on the first track that is free by then, shape (n,) [1].
+        each with the first track that is free by then, shape (n,) [1].
     Source:
         interval coloring, in the order of their beginnings.
     """
@@ -219,18 +219,18 @@ class _Drawn:
             task=hold.until.task,
         )
 
-    def _span(self, held: Hold | Taken) -> tuple[int, int]:
-        if isinstance(held, Taken):
+    def _span(self, held: Hold | Claim) -> tuple[int, int]:
+        if isinstance(held, Claim):
             return held.since_min, held.until_min
         return at(self.work, self.plan, held.since), at(self.work, self.plan, held.until)
 
     @cached_property
-    def _track(self) -> dict[Hold | Taken, int]:
+    def _track(self) -> dict[Hold | Claim, int]:
         """Of all that is in a place, or at which somebody is for another order, its track."""
-        lying: dict[str, list[Hold | Taken]] = {}
+        lying: dict[str, list[Hold | Claim]] = {}
         for hold in self.work.holds:
             lying.setdefault(self.plan.places[hold.key], []).append(hold)
-        for taken in self.work.taken:
+        for taken in self.work.claims:
             lying.setdefault(taken.of, []).append(taken)
         return {one: at_ for own in lying.values() for one, at_ in abreast(own, self._span)}
 
@@ -238,7 +238,7 @@ class _Drawn:
         """What other orders have of its people and places, where that shows on this board."""
         low, high = self._ends
         known = {*self.work.place, *(one.key for one in self.work.people)}
-        for one in self.work.taken:
+        for one in self.work.claims:
             if one.of in known and low < one.until_min and one.since_min < high:
                 since, until = max(low, one.since_min), min(high, one.until_min)
                 hours = f"{self.clock.says(one.since_min)}–{self.clock.hour(one.until_min)}"
@@ -259,10 +259,10 @@ class _Drawn:
 
     def _fullest(self, station: Station) -> str:
         """Such as '41 of 60 l': what is in it when it is fullest."""
-        own: list[Hold | Taken] = [
+        own: list[Hold | Claim] = [
             one for one in self.work.holds if self.plan.places[one.key] == station.key
         ]
-        own += self.work.taken_of.get(station.key, ())
+        own += self.work.claims_of.get(station.key, ())
         spans = [(*self._span(one), one.amount) for one in own]
         most = max(amount for _, _, amount in loaded(spans, station.capacity))
         unit = _UNITS.get(station.kind, "l")

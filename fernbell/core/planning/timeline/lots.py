@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
+from fernbell.core.planning.order import Ordered
 from fernbell.core.planning.timeline.asked import AskedLine, Wave
 
 
@@ -81,6 +82,23 @@ def lots_of(count: int, waves: Sequence[Wave], most: int | None) -> tuple[Lot, .
             found.append(Lot(len(found), begin, end - begin, tuple(shares)))
         first = last
     return tuple(found)
+
+
+def in_lots_of_days(ordered: Ordered, waves: Sequence[Wave], most: int | None) -> Ordered:
+    """What is ordered in the lots it is built in, and the day of each.
+
+    Args:
+        ordered: so many of a dessert [Ordered].
+        waves: services of it with their shares, in order [Wave].
+        most: desserts that are molded at once; None where molds are enough [1].
+    Returns:
+        the same, in lots [Ordered].
+    Source:
+        counting.
+    """
+    lots = lots_of(ordered.count, waves, most)
+    days = tuple(waves[one.waves[0][0]].day for one in lots)
+    return replace(ordered, lots=tuple(one.count for one in lots), days=days)
 
 
 def finished_at_once(

@@ -164,8 +164,23 @@ def make(
             chain.into(made)
         made.wait[key] = _before_use(found[-1].wait, kind, sets_min.get(key))
     for one in formulas:
-        _nested(one, made)
+        _nested(one, formulas, made)
     return made
+
+
+def keeps_min(method: Sequence[Step], kind: str, sets_min: float | None) -> int | None:
+    """How long a formula keeps until it is used.
+
+    Args:
+        method: its steps, shape (n,) [Step].
+        kind: what it is [key].
+        sets_min: how long it can be filled before it sets [min].
+    Returns:
+        as its method says, else by its kind; None where there is no end to it [min].
+    Source:
+        methods; where they say nothing, common practice.
+    """
+    return _before_use(blocks(method)[-1].wait, kind, sets_min).most_min
 
 
 def _before_use(wait: Wait | None, kind: str, sets_min: float | None) -> Link:
@@ -320,14 +335,18 @@ def _on_the_stove(step: Step) -> bool:
     return step.warmest_c is not None and step.warmest_c >= _STOVE_C
 
 
-def _nested(one: MadeFormula, made: Made) -> None:
+def _nested(one: MadeFormula, formulas: Sequence[MadeFormula], made: Made) -> None:
     """A formula within another comes before the step it goes into."""
-    for line in one.sheet.lines:
-        if line.formula is None:
-            continue
-        inner = [last for (key, _), last in made.last.items() if key == line.formula]
-        for number in range(len(one.batches)):
-            first = made.first[one.sheet.formula, number]
-            made.links += [
-                replace(made.wait[line.formula], before=last, after=first) for last in inner
-            ]
+    within = {line.formula for line in one.sheet.lines}
+    for inner in (x for x in formulas if x.sheet.formula in within):
+        for number, batch in enumerate(inner.batches):
+            for fed in batch.batch.feeds:
+                if fed.name == one.sheet.name:
+                    made.links += [
+                        replace(
+                            made.wait[inner.sheet.formula],
+                            before=made.last[inner.sheet.formula, number],
+                            after=made.first[one.sheet.formula, outer],
+                        )
+                        for outer in range(fed.first - 1, fed.first - 1 + fed.count)
+                    ]

@@ -97,7 +97,7 @@ class Model:
         own: dict[str, list[cp_model.IntervalVar]] = {key: [] for key in self.teams}
         by_skill: dict[int, list[cp_model.IntervalVar]] = {}
         busy: dict[str, Spans] = {
-            key: [(one.since_min, one.until_min) for one in self.work.taken_of.get(key, ())]
+            key: [(one.since_min, one.until_min) for one in self.work.claims_of.get(key, ())]
             for key in self.teams
         }
         for task in self.work.tasks:
@@ -170,7 +170,7 @@ class Model:
             place = self.work.place[key]
             others = [
                 (*self._outwards((one.since_min, one.until_min)), one.amount)
-                for one in self.work.taken_of.get(key, ())
+                for one in self.work.claims_of.get(key, ())
             ]
             taken = list(loaded(others, place.capacity))
             amounts = [hold.amount for hold, _, _ in held] + [amount for _, _, amount in taken]
@@ -213,7 +213,7 @@ class Model:
         ]
         others: list[Heat] = [
             (one.at_c, *self._outwards((one.since_min, one.until_min)), None)
-            for one in self.work.taken_of.get(place.key, ())
+            for one in self.work.claims_of.get(place.key, ())
             if one.at_c is not None
         ]
         for one, other in (*combinations(own, 2), *product(own, others)):

@@ -30,9 +30,15 @@ def places_of(vessels: Sequence[Vessel]) -> tuple[Station, ...]:
             takes = 1 if one.kind == "mixer" else max(1, int(one.most))
             change = _CHANGE_MIN if one.kind == "oven" else 0
             for number in range(1, one.number + 1):
-                title = f"{one.name} {number}" if one.number > 1 else one.name
-                found.append(Station(title, title, one.kind, takes, change))
+                title = _numbered(one.name, number) if one.number > 1 else one.name
+                found.append(Station(title, title, one.kind, takes, change, vessel=one.name))
     return tuple(found)
+
+
+def _numbered(name: str, number: int) -> str:
+    """Such as 'Oven 2, 6 trays'."""
+    what, comma, more = name.partition(",")
+    return f"{what} {number}{comma}{more}"
 
 
 class Rooms:
@@ -64,7 +70,7 @@ class Rooms:
             until: until when [Point].
             amount: rings, trays or liters [1].
             at_c: heat of an oven [°C].
-            named: rather in those whose title begins so [text].
+            named: rather in those the kitchen calls so [text].
         Returns:
             holds that are that amount together [Hold].
         Source:
@@ -72,8 +78,7 @@ class Rooms:
         """
         known = [one for one in self.places if one.kind in kinds]
         every = [one for one in known if not one.out] or known
-        own = [one for one in every if one.title.startswith(tuple(named))] if named else []
-        every = own or every
+        every = [one for one in every if one.vessel in named] or every
         if not every:
             return
         sizes = [one.capacity for one in every]

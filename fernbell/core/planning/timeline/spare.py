@@ -3,7 +3,7 @@
 from collections.abc import Iterator, Mapping
 from itertools import pairwise
 
-from fernbell.core.planning.timeline.work import Planned, Taken, Work, in_order
+from fernbell.core.planning.timeline.work import Claim, Planned, Work, in_order
 
 
 def latest(work: Work, plan: Planned) -> Mapping[str, int]:
@@ -36,7 +36,7 @@ def latest(work: Work, plan: Planned) -> Mapping[str, int]:
         )
         for task in work.tasks
     }
-    elsewhere = _taken(work, plan)
+    elsewhere = _claims(work, plan)
     found: dict[str, int] = {}
     for task in sorted(in_order(work.tasks, work.links), key=lambda one: -plan.starts[one.key]):
         start = plan.starts[task.key]
@@ -50,11 +50,11 @@ def latest(work: Work, plan: Planned) -> Mapping[str, int]:
     return found
 
 
-def _taken(work: Work, plan: Planned) -> dict[str, tuple[Taken, ...]]:
+def _claims(work: Work, plan: Planned) -> dict[str, tuple[Claim, ...]]:
     """By task, what other orders have of its person, and of its place where that takes one."""
-    found = {one.key: work.taken_of.get(plan.people.get(one.key, ""), ()) for one in work.tasks}
+    found = {one.key: work.claims_of.get(plan.people.get(one.key, ""), ()) for one in work.tasks}
     for key, place in _alone(work, plan):
-        found[key] = (*found[key], *work.taken_of.get(place, ()))
+        found[key] = (*found[key], *work.claims_of.get(place, ()))
     return found
 
 

@@ -16,7 +16,7 @@ def teams_of(work: Work) -> dict[str, tuple[Person, ...]]:
     Source:
         definition: a plan that fits some of them fits them in any order.
     """
-    named = {one.by for one in work.tasks if one.by is not None} | work.taken_of.keys()
+    named = {one.by for one in work.tasks if one.by is not None} | work.claims_of.keys()
     found: dict[object, list[Person]] = {}
     for one in work.people:
         alike: object = one.key if one.key in named else (one.skill, one.shifts)

@@ -50,7 +50,7 @@ def _full(place: Station, work: Work, plan: Planned, clock: Clock) -> str:
         for one in work.holds
         if plan.places.get(one.key) == place.key
     ]
-    others = [(x.since_min, x.until_min, x.amount) for x in work.taken_of.get(place.key, ())]
+    others = [(x.since_min, x.until_min, x.amount) for x in work.claims_of.get(place.key, ())]
     pieces = [
         one for one in loaded([*held, *others], place.capacity) if one[2] >= _FULL * place.capacity
     ]
@@ -61,7 +61,8 @@ def _full(place: Station, work: Work, plan: Planned, clock: Clock) -> str:
     unit = UNITS.get(place.kind, "l")
     full = most == place.capacity
     takes = "full" if full else f"{most} of {place.capacity} {unit}".rstrip()
-    return f"{place.title}: {takes} from {clock.says(since)} to {clock.says(until)}"
+    what = f"Molds, {place.title}" if place.kind == "mold" else place.title
+    return f"{what}: {takes} from {clock.says(since)} to {clock.says(until)}"
 
 
 def _busy(person: Person, work: Work, plan: Planned, clock: Clock) -> str:
@@ -76,5 +77,5 @@ def _at_work(person: Person, work: Work, plan: Planned) -> Iterator[tuple[int, i
     for task in work.tasks:
         if plan.people.get(task.key) == person.key and task.minutes:
             yield plan.starts[task.key], plan.starts[task.key] + task.minutes
-    for one in work.taken_of.get(person.key, ()):
+    for one in work.claims_of.get(person.key, ()):
         yield one.since_min, one.until_min

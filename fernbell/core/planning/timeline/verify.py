@@ -95,7 +95,7 @@ def _hands(work: Work, plan: Planned) -> Iterator[str]:
 
 def _at_others(work: Work, plan: Planned, person: Person, own: Sequence[Task]) -> Iterator[str]:
     """Somebody who is at another order is not asked for at this one."""
-    for one, taken in product(own, [x for x in work.taken if x.of == person.key]):
+    for one, taken in product(own, [x for x in work.claims if x.of == person.key]):
         start, end = plan.starts[one.key], _end(work, plan, one.key)
         if not one.over and start < taken.until_min and taken.since_min < end:
             yield f"{person.name} does {one.title} and {taken.title} at once"
@@ -136,7 +136,7 @@ def _rooms(work: Work, plan: Planned) -> Iterator[str]:
             yield f"{hold.key} ends before it begins"
     for place in work.places:
         held = [one for one in _held(work, plan, place.key) if not _settled(work, one[2])]
-        others = [one for one in work.taken if one.of == place.key]
+        others = [one for one in work.claims if one.of == place.key]
         for moment in {since for since, _, _ in held} | {one.since_min for one in others}:
             inside = sum(one.amount for since, until, one in held if since <= moment < until)
             taken = sum(one.amount for one in others if one.since_min <= moment < one.until_min)
@@ -154,7 +154,7 @@ def _heats(work: Work, plan: Planned) -> Iterator[str]:
                 apart = max(other_since - until, since - other_until)
                 if apart < place.change_min:
                     yield f"{place.title} is asked for {one.at_c} and {other.at_c} °C at once"
-            for taken in (x for x in work.taken if x.of == place.key and x.at_c is not None):
+            for taken in (x for x in work.claims if x.of == place.key and x.at_c is not None):
                 apart = max(taken.since_min - until, since - taken.until_min)
                 if taken.at_c != one.at_c and not _settled(work, one) and apart < place.change_min:
                     yield f"{place.title} is asked for {one.at_c} and {taken.at_c} °C at once"

@@ -8,6 +8,7 @@ from fernbell.core.planning.timeline.conflict import DemandKind
 from fernbell.core.planning.timeline.work import Hold, Planned, Point, Sort, Station, Task, Work
 from fernbell.starter.hands import SKILLS
 
+_MOST_NAMED = 4
 UNITS = {"oven": "trays", "stove": "rings", "mold": "", "mixer": ""}
 
 
@@ -38,7 +39,7 @@ def demand_words(asked: Commission, work: Work, clock: Clock) -> Callable[[Deman
         definition.
     """
     lines = {one.key: f"{one.ordered.count} × {one.ordered.name}" for one in asked.lines}
-    services = listed(dict.fromkeys(clock.says(one.at_min) for one in asked.waves))
+    services = _served(list(dict.fromkeys(clock.says(one.at_min) for one in asked.waves)))
 
     def places(key: str) -> str:
         own = [one for one in work.places if key in (one.key, one.kind)]
@@ -62,6 +63,11 @@ def demand_words(asked: Commission, work: Work, clock: Clock) -> Callable[[Deman
         DemandKind.OTHERS: lambda order: f"what is planned for {order}",
     }
     return lambda kind, key: says[kind](key)
+
+
+def _served(hours: list[str]) -> str:
+    few = len(hours) <= _MOST_NAMED
+    return listed(hours) if few else f"{hours[0]} to {hours[-1]}, {len(hours)} times in all"
 
 
 def _takes(one: Station) -> str:

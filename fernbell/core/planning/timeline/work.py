@@ -111,7 +111,8 @@ class Hold:
 class Station:
     """Something that takes so much at once: a stove by rings, a freezer by liters.
 
-    `change_min` is what another heat costs, both ways [min]; what is `out` takes nothing.
+    `change_min` is what another heat costs, both ways [min]; what is `out` takes nothing. `vessel`
+    is what the kitchen's list calls it.
     """
 
     key: str
@@ -120,6 +121,7 @@ class Station:
     capacity: int
     change_min: int = 0
     out: bool = False
+    vessel: str = ""
 
     def __post_init__(self) -> None:
         check_range("capacity", self.capacity, least=1, most=1e7)
@@ -136,7 +138,7 @@ class Person:
 
 
 @dataclass(frozen=True, slots=True)
-class Taken:
+class Claim:
     """Somebody, or so much of a place, that the plan of another order has for a while [min].
 
     `of` is the key of the person or the place, `order` the other's name, `at_c` an oven's heat.
@@ -198,7 +200,7 @@ class Work:
     aims: Aims = field(default_factory=Aims)
     opens_min: int = 0
     closes_min: int = LONGEST_MIN
-    taken: tuple[Taken, ...] = ()
+    claims: tuple[Claim, ...] = ()
 
     def __post_init__(self) -> None:
         for link in self.links:
@@ -226,10 +228,10 @@ class Work:
         return {one.key: one for one in self.places}
 
     @cached_property
-    def taken_of(self) -> Mapping[str, tuple[Taken, ...]]:
+    def claims_of(self) -> Mapping[str, tuple[Claim, ...]]:
         """What other orders have of each person and place, by its key."""
-        found: dict[str, tuple[Taken, ...]] = {}
-        for one in self.taken:
+        found: dict[str, tuple[Claim, ...]] = {}
+        for one in self.claims:
             found[one.of] = (*found.get(one.of, ()), one)
         return found
 

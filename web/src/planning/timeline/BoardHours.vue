@@ -56,6 +56,7 @@ const y = (minute: number) => yOf(props.laid, minute)
 }
 
 .tick span {
+  z-index: 1;
   background: var(--porcelain);
   color: var(--muted);
   display: block;

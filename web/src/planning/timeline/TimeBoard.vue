@@ -160,7 +160,7 @@ const goTo = (share: number) => {
                 :title="`${one.order}: ${one.title}, ${one.hours}`"
                 role="listitem"
               >
-                <span v-if="isPerson(lane) && y(one.until_min) - y(one.since_min) > 12">
+                <span v-if="isPerson(lane) && y(one.until_min) - y(one.since_min) > 14">
                   {{ one.order }}
                 </span>
               </div>
@@ -267,18 +267,16 @@ const goTo = (share: number) => {
 }
 
 .lane-head strong {
-  max-height: 2.4em;
+  font-size: 12px;
+  max-height: 3.6em;
   overflow: hidden;
-}
-
-.lane-head small {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 .lane-head small {
   color: var(--muted);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .body {
@@ -345,6 +343,13 @@ const goTo = (share: number) => {
   font-size: 12px;
   line-height: 1.05;
   padding: 0 4px;
+}
+
+.other span {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .clash {

@@ -56,10 +56,12 @@ const stale = computed(() => props.timeline && !props.timeline.fresh && !props.b
       <span class="state" role="status">
         <template v-if="busy">
           <span class="spin" aria-hidden="true" />
-          {{ timeline?.state === 'queued' ? 'waiting for its turn' : 'planning' }}
-          <template v-if="timeline?.progress">
-            {{ timeline.progress.says }}, answer {{ timeline.progress.answers }}
+          <template v-if="timeline?.state === 'queued'">waiting for its turn</template>
+          <template v-else-if="!timeline?.progress">planning</template>
+          <template v-else-if="timeline.progress.answers">
+            planning {{ timeline.progress.says }}, answer {{ timeline.progress.answers }}
           </template>
+          <template v-else>{{ timeline.progress.says }}</template>
           <button v-if="!disabled" type="button" class="deed small" @click="emit('stop')">
             Stop
           </button>
