@@ -182,6 +182,17 @@ def test_too_few_molds_too_little_time_and_a_way_out_that_is_taken(demo: Client)
     assert taken["result"]["board"]["first"] == way["first"]
 
 
+def test_where_nobody_is_in_so_late_somebody_may_stay(demo: Client) -> None:
+    """By hand: cut at most 90 min ahead of 23:20 is 21:50, and the last leave at 21:30."""
+    lines = Order.objects.get().lines[:1]
+    change(demo, lines=lines, services=[service(at=served_at(hour="23:20:00"), waves=1)])
+    conflict = planned(demo)["result"]["conflict"]
+    assert any(one["kind"] == "hours" for one in conflict["demands"])
+    (way,) = (one for one in conflict["ways"] if one["says"] == "Everybody stays an hour longer")
+    assert way["timing"]["hours_later"] == 1
+    assert "Everybody comes an hour earlier" in conflict["tried"]
+
+
 @pytest.mark.parametrize("kind", ["freezer", "oven", "mixer", "stove", "fridge"])
 def test_equipment_that_is_out_is_in_no_plan(demo: Client, kind: str) -> None:
     own = Vessel.objects.filter(kind=kind).first()
@@ -193,6 +204,35 @@ def test_equipment_that_is_out_is_in_no_plan(demo: Client, kind: str) -> None:
     lanes = {one["key"] for one in (found["result"]["board"] or {"lanes": []})["lanes"]}
     assert out not in lanes
     assert found["result"]["board"] or found["result"]["conflict"]
+
+
+def test_a_way_out_that_cannot_be_is_left_and_the_others_are_told(demo: Client) -> None:
+    """Twenty are borrowed already, and there is no later day: both were taken for granted once."""
+    out = ["Blast freezer", "Freezer"]
+    lines = Order.objects.get().lines[:1]
+    change(demo, lines=lines, out=out, borrowed=["hands"] * 20)
+    found = planned(demo)
+    assert (found["state"], found["result"]["conflict"]["ways"]) == ("done", [])
+    last = service(at="9999-12-31T23:59:00", waves=1)
+    change(demo, lines=lines, services=[last])
+    found = planned(demo)
+    assert found["state"] == "done"
+    assert found["result"]["conflict"]
+
+
+def test_a_fault_of_ours_ends_it_and_is_said(demo: Client, monkeypatch: pytest.MonkeyPatch) -> None:
+    change(demo)
+    asked = ask(demo)
+
+    def fails(*_: Any, **__: Any) -> None:
+        raise ZeroDivisionError
+
+    monkeypatch.setattr(jobs, "solve", fails)
+    with pytest.raises(ZeroDivisionError):
+        make_timeline(timeline=asked.json()["id"])
+    found = demo.get(f"/api/timelines/of/{Order.objects.get().pk}").json()
+    assert found["state"] == "failed"
+    assert "The order is as it was" in found["result"]["refused"]
 
 
 def test_who_is_off_does_nothing(demo: Client) -> None:

@@ -158,6 +158,7 @@ def _people(member: Member, timing: TimingIn, clock: Clock, days: int) -> Iterat
         leaves = _minute_of_day(row.leaves)
         if leaves <= _minute_of_day(row.comes):
             leaves += 24 * _HOUR
+        leaves += _HOUR * timing.hours_later
         hours.append((max(0, comes), leaves))
         on = [at for at in range(days) if _weekday(clock, at) in row.weekdays]
         shifts = tuple((clock.on(at, hours[-1][0]), clock.on(at, leaves)) for at in on)

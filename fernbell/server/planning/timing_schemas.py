@@ -89,7 +89,7 @@ class TimingIn(Entry):
 
     `days_ahead` is how many days before the first service hands may begin, `out` what of the
     equipment is not there, `off` who is not, `borrowed` what there is one more of; everybody
-    comes `hours_earlier`. `held` and `marks` are by task.
+    comes `hours_earlier` and stays `hours_later`. `held` and `marks` are by task.
     """
 
     services: list[ServiceIn] = Field(default=[], max_length=MOST_SERVICES)
@@ -100,6 +100,7 @@ class TimingIn(Entry):
     off: list[UUID] = Field(default=[], max_length=60)
     borrowed: list[Borrowed] = Field(default=[], max_length=20)
     hours_earlier: Annotated[int, Field(ge=0, le=6)] = 0
+    hours_later: Annotated[int, Field(ge=0, le=6)] = 0
     held: dict[TaskKey, HeldTaskIn] = Field(default={}, max_length=400)
     marks: dict[TaskKey, MarkIn] = Field(default={}, max_length=2000)
 

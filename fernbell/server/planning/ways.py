@@ -62,6 +62,7 @@ _TAKES: dict[EasingKind, Callable[[TimingIn, str], dict[str, object]]] = {
     },
     EasingKind.EARLIER: lambda timing, _: {"days_ahead": min(14, timing.days_ahead + 1)},
     EasingKind.HOURS: lambda timing, _: {"hours_earlier": min(6, timing.hours_earlier + 1)},
+    EasingKind.LONGER: lambda timing, _: {"hours_later": min(6, timing.hours_later + 1)},
     EasingKind.PLACE: _borrow(""),
     EasingKind.MOLDS: _borrow("molds"),
     EasingKind.HANDS: _borrow("hands"),
@@ -90,6 +91,7 @@ def said(way: Easing, night: Night, entry: OrderIn, with_it: OrderIn) -> str:
     return {
         EasingKind.EARLIER: "Begin a day earlier",
         EasingKind.HOURS: "Everybody comes an hour earlier",
+        EasingKind.LONGER: "Everybody stays an hour longer",
         EasingKind.MOLDS: "Twice as many molds",
         EasingKind.HANDS: "One more cook",
     }[way.kind]

@@ -5951,6 +5951,7 @@ export interface components {
              *       "days_ahead": 1,
              *       "held": {},
              *       "hours_earlier": 0,
+             *       "hours_later": 0,
              *       "marks": {},
              *       "not_before": "08:30",
              *       "off": [],
@@ -8596,7 +8597,7 @@ export interface components {
          *
          *     `days_ahead` is how many days before the first service hands may begin, `out` what of the
          *     equipment is not there, `off` who is not, `borrowed` what there is one more of; everybody
-         *     comes `hours_earlier`. `held` and `marks` are by task.
+         *     comes `hours_earlier` and stays `hours_later`. `held` and `marks` are by task.
          */
         TimingIn: {
             /**
@@ -8631,6 +8632,11 @@ export interface components {
              * @default 0
              */
             hours_earlier: number;
+            /**
+             * Hours Later
+             * @default 0
+             */
+            hours_later: number;
             /**
              * Marks
              * @default {}

@@ -13,6 +13,7 @@ class EasingKind(StrEnum):
     LET_GO = "let go"
     EARLIER = "a day earlier"
     HOURS = "an hour earlier"
+    LONGER = "an hour longer"
     PLACE = "another"
     MOLDS = "more molds"
     HANDS = "another pair of hands"
@@ -29,12 +30,12 @@ class Easing:
 
 
 _EASES = {
-    DemandKind.HELD: EasingKind.LET_GO,
-    DemandKind.OPENS: EasingKind.EARLIER,
-    DemandKind.HOURS: EasingKind.HOURS,
-    DemandKind.HANDS: EasingKind.HANDS,
-    DemandKind.SERVICE: EasingKind.LATER,
-    DemandKind.LINE: EasingKind.FEWER,
+    DemandKind.HELD: (EasingKind.LET_GO,),
+    DemandKind.OPENS: (EasingKind.EARLIER,),
+    DemandKind.HOURS: (EasingKind.HOURS, EasingKind.LONGER),
+    DemandKind.HANDS: (EasingKind.HANDS,),
+    DemandKind.SERVICE: (EasingKind.LATER,),
+    DemandKind.LINE: (EasingKind.FEWER,),
 }
 _COST = list(EasingKind)
 
@@ -58,5 +59,5 @@ def _of(demands: tuple[Demand, ...]) -> Iterator[Easing]:
         if one.kind is DemandKind.PLACE:
             kind = EasingKind.MOLDS if one.key.startswith("mold ") else EasingKind.PLACE
             yield Easing(kind, one.key)
-        elif one.kind in _EASES:
-            yield Easing(_EASES[one.kind], one.key)
+        for kind in _EASES.get(one.kind, ()):
+            yield Easing(kind, one.key)

@@ -27,6 +27,11 @@ const turn = (station: string) =>
       : [...out.value, station],
   })
 const borrowed = computed(() => props.timing.borrowed ?? [])
+const HOURS = [
+  { key: 'hours_earlier', says: 'earlier' },
+  { key: 'hours_later', says: 'longer' },
+] as const
+const hours = computed(() => HOURS.filter((one) => props.timing[one.key]))
 const giveBack = (at: number) =>
   emit('change', { borrowed: borrowed.value.filter((_, place) => place !== at) })
 const LENT: Record<string, string> = {
@@ -106,24 +111,20 @@ const LENT: Record<string, string> = {
         </li>
       </ul>
     </FoldCard>
-    <ul
-      v-if="borrowed.length || timing.hours_earlier"
-      class="list lent"
-      aria-label="For this order"
-    >
+    <ul v-if="borrowed.length || hours.length" class="list lent" aria-label="For this order">
       <li v-for="(one, at) in borrowed" :key="at">
         {{ LENT[one] ?? `another ${one}` }}
         <button v-if="!disabled" type="button" class="deed small" @click="giveBack(at)">
           Give back
         </button>
       </li>
-      <li v-if="timing.hours_earlier">
-        everybody {{ timing.hours_earlier }} h earlier
+      <li v-for="one in hours" :key="one.key">
+        everybody {{ timing[one.key] }} h {{ one.says }}
         <button
           v-if="!disabled"
           type="button"
           class="deed small"
-          @click="emit('change', { hours_earlier: 0 })"
+          @click="emit('change', { [one.key]: 0 })"
         >
           As usual
         </button>

@@ -21,6 +21,7 @@ const NO_TIMING: Timing = {
   off: [],
   borrowed: [],
   hours_earlier: 0,
+  hours_later: 0,
   held: {},
   marks: {},
 }
