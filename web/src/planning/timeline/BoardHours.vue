@@ -56,15 +56,16 @@ const y = (minute: number) => yOf(props.laid, minute)
 }
 
 .tick span {
-  z-index: 1;
   background: var(--porcelain);
   color: var(--muted);
   display: block;
-  position: absolute;
+  left: 0;
+  position: sticky;
   text-align: right;
-  top: -9px;
+  transform: translateY(-9px);
   white-space: nowrap;
   width: 46px;
+  z-index: 1;
 }
 
 .tick b {

@@ -197,7 +197,7 @@ const goTo = (share: number) => {
             </div>
           </div>
         </div>
-        <footer class="floor">
+        <footer class="floor" :style="{ minWidth: `${lanes.whole.value}px` }">
           <strong>{{ board.services[0]?.hour }} {{ board.services[0]?.title }}</strong>
           <span v-if="board.services.length > 1">
             then
@@ -382,10 +382,11 @@ const goTo = (share: number) => {
   background: var(--bronze-text);
   border-radius: 6px;
   bottom: 0;
+  box-sizing: border-box;
   color: var(--paper);
   display: flex;
   gap: 16px;
-  justify-content: space-between;
+  justify-content: flex-start;
   padding: 5px 12px;
   position: sticky;
   z-index: 4;

@@ -67,7 +67,7 @@ function linesOf(lane: string): Line[] {
                 {{ one.title }}
               </button>
             </th>
-            <td class="quiet">{{ one.says }}</td>
+            <td class="quiet hour">{{ one.says }}</td>
           </tr>
         </tbody>
       </table>
@@ -99,7 +99,7 @@ th,
 td {
   padding: 4px 12px 4px 0;
   text-align: left;
-  vertical-align: baseline;
+  vertical-align: top;
 }
 
 th {
