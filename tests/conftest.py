@@ -19,12 +19,18 @@ def pytest_addoption(parser: pytest.Parser) -> None:
 
 ROOT = Path(__file__).parents[1]
 _TURN = ("ops", "browser", "server", "core")
+_LONG = ("test_timeline.py", "test_timelines.py", "test_fuzz.py", "test_served.py")
 
 
 @pytest.hookimpl(trylast=True)
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
     """Files whose tests take long come first: whoever is done then finds many short ones left."""
-    items.sort(key=lambda one: _TURN.index(one.path.relative_to(ROOT / "tests").parts[0]))
+
+    def turn(item: pytest.Item) -> tuple[int, bool]:
+        folder, *_ = item.path.relative_to(ROOT / "tests").parts
+        return _TURN.index(folder), item.path.name not in _LONG
+
+    items.sort(key=turn)
 
 
 @pytest.fixture

@@ -2,12 +2,14 @@
 
 import os
 import time
+from collections.abc import Iterator
 from typing import Any
 
 import pytest
+from django.db import connections
 from django.db.models.signals import post_migrate
-from playwright.sync_api import BrowserContext, Locator, Page, Request, expect
-from pytest_django import Settings
+from playwright.sync_api import BrowserContext, Locator, Page, Playwright, Request, expect
+from pytest_django import DjangoDbBlocker, Settings
 from pytest_django.live_server_helper import LiveServer
 
 from ops.install import chromium
@@ -34,14 +36,20 @@ expect.set_options(timeout=PATIENCE_MS)
 
 
 @pytest.fixture(scope="session")
-def browser_type_launch_args(django_db_setup: None) -> dict[str, Any]:
-    """Debian's Chromium; only root needs to do without its sandbox.
-
-    It comes after the database, so that at the end it is gone before: a page that is still open
-    keeps a thread of the server, and that its connection.
-    """
+def browser_type_launch_args() -> dict[str, Any]:
+    """Debian's Chromium; only root needs to do without its sandbox."""
     root = ["--no-sandbox"] if os.geteuid() == 0 else []
     return {"executable_path": chromium(), "args": [*QUIET, *root]}
+
+
+@pytest.fixture(scope="session", autouse=True)
+def connection_beside_the_loop(
+    playwright: Playwright, django_db_blocker: DjangoDbBlocker
+) -> Iterator[None]:
+    """While Playwright's loop runs, the tests have a connection of their own: closed before it."""
+    yield
+    with django_db_blocker.unblock():
+        connections.close_all()
 
 
 @pytest.fixture(scope="session")

@@ -23,7 +23,7 @@ DAYS = 3
 
 @pytest.fixture(autouse=True)
 def short_searches(settings: Settings) -> None:
-    settings.PLAN_SECONDS = 3
+    settings.PLAN_SECONDS = 2
 
 
 def served_at(days: int = DAYS, hour: str = "20:15:00") -> str:

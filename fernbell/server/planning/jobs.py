@@ -27,7 +27,7 @@ from fernbell.core.planning.timeline import (
 )
 from fernbell.server.kitchens.models import Member
 from fernbell.server.planning.models import Timeline
-from fernbell.server.planning.night import Night, night_of
+from fernbell.server.planning.night import Night, beside_others, night_of
 from fernbell.server.planning.outcome import plan_of, result_of
 from fernbell.server.planning.schemas import OrderIn
 from fernbell.server.planning.timing_schemas import ConflictOut, ProgressOut, ResultOut
@@ -111,17 +111,16 @@ class _Making:
         said = faults(self.night.work, found.plan)
         if said:
             raise AssertionError(f"a plan that does not hold: {said[0]}")
-        now = self._night()
-        if now.fingerprint != self.night.fingerprint and faults(now.work, found.plan):
+        beside = beside_others(self.member, self.night)
+        if faults(beside.work, found.plan):
             # Another order was planned meanwhile, and has what this one has.
-            self.night = now
+            self.night = beside
             found = self._solved(found.plan, keep=True)
             if found is None:
                 return self._why()
         return ("stopped" if found.stopped else "done"), self._result(found)
 
     def _night(self) -> Night:
-        """The order beside what the others have planned until now."""
         own = self.member, self.row.order_id, self.entry, self.row.now_at
         return night_of(*own, together=self.together)
 

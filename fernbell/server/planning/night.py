@@ -103,6 +103,12 @@ def night_of(
     return Night(order, commission, work, clock, lines, looks, print_)
 
 
+def beside_others(member: Member, night: Night) -> Night:
+    """The same beside what the other orders have planned until now."""
+    claims = claims_of_others(member, night.order, night.clock, night.work)
+    return replace(night, work=replace(night.work, claims=claims))
+
+
 def first_night(member: Member, order: UUID, entry: OrderIn, now: datetime) -> Night:
     """The night as its aims would rather have it, whether that fits or not."""
     return night_of(member, order, entry, now, together=fewest_hands_first(entry.timing.aims))
