@@ -4,7 +4,7 @@ One line each: the deciding figure, the range of practice it is held against (co
 far it lies beside it, and the findings a proposal has of its own, before anybody has touched it.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from fernbell.core.errors import CoreError
@@ -75,16 +75,24 @@ class Row:
         return not self.refusal and abs(self.beside) <= NEAR + 1e-9
 
 
-def rows() -> Iterator[Row]:
+Choice = tuple[Family, Job, str, Ingredient | None]
+
+
+def choices(families: Iterable[Family] = FAMILIES) -> Iterator[Choice]:
     """Every job with everything that its sentence offers, one choice after the other."""
-    for family in FAMILIES:
+    for family in families:
         for job in family.jobs:
             offered = slot_choices(job, PANTRY)
             if not offered:
-                yield row(family, job, "", None)
+                yield family, job, "", None
             for slot, picks in offered.items():
                 for pick in picks:
-                    yield row(family, job, slot, pick)
+                    yield family, job, slot, pick
+
+
+def rows() -> Iterator[Row]:
+    """All of them proposed."""
+    return (row(*one) for one in choices())
 
 
 def row(family: Family, job: Job, slot: str, pick: Ingredient | None) -> Row:

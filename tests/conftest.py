@@ -19,7 +19,7 @@ def pytest_addoption(parser: pytest.Parser) -> None:
 
 ROOT = Path(__file__).parents[1]
 _TURN = ("ops", "browser", "server", "core")
-_LONG = ("test_timeline.py", "test_timelines.py", "test_fuzz.py", "test_served.py")
+_LONG = ("ops/test_served", "server/test_fuzz", "server/test_timelines", "core/test_timeline")
 
 
 @pytest.hookimpl(trylast=True)
@@ -27,8 +27,8 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
     """Files whose tests take long come first: whoever is done then finds many short ones left."""
 
     def turn(item: pytest.Item) -> tuple[int, bool]:
-        folder, *_ = item.path.relative_to(ROOT / "tests").parts
-        return _TURN.index(folder), item.path.name not in _LONG
+        file = item.path.relative_to(ROOT / "tests").with_suffix("")
+        return _TURN.index(file.parts[0]), file.as_posix() not in _LONG
 
     items.sort(key=turn)
 

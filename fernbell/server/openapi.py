@@ -5,6 +5,7 @@ The OpenAPI document, whence its types; and the vocabulary, which its tests read
 
 import json
 import os
+from functools import cache
 from pathlib import Path
 
 import django
@@ -20,6 +21,7 @@ DOCUMENT = ROOT / "docs" / "openapi.json"
 WORDS = ROOT / "web" / "src" / "testing" / "house.json"
 
 
+@cache
 def document() -> str:
     """The document as text."""
     return json.dumps(api.get_openapi_schema(path_prefix="/api/"), indent=1, sort_keys=True) + "\n"

@@ -164,7 +164,7 @@ def test_two_workers_share_what_there_is_to_do(page: Page, demo: str, night: Pag
     )
     with worker(), worker():
         busy: set[int] = set()
-        until = time.monotonic() + 40
+        until = time.monotonic() + 120
         while Timeline.objects.exclude(state="done").exists():
             assert time.monotonic() < until
             with connection.cursor() as cursor:
@@ -178,7 +178,7 @@ def test_what_a_killed_worker_had_begun_is_taken_up_again(night: Page) -> None:
     page = night
     with worker() as first:
         page.get_by_role("button", name="Plan it").click()
-        until = time.monotonic() + 30
+        until = time.monotonic() + 120
         while not Timeline.objects.filter(state="running").exists():
             assert time.monotonic() < until
             time.sleep(0.02)

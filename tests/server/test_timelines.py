@@ -406,6 +406,7 @@ def test_somebody_who_comes_when_they_leave_is_refused(demo: Client) -> None:
 def test_ten_thousand_covers_are_answered(demo: Client, monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.setattr(jobs, "CONFLICT_S", 0.5)
     monkeypatch.setattr(ways, "MOST_WAYS", 1)
+    monkeypatch.setattr(ways, "MOST_DRAWN", 0)
     line = {**Order.objects.get().lines[0], "count": 10_000}
     change(demo, lines=[line])
     answer = ask(demo)
