@@ -73,5 +73,7 @@ export default defineConfig({
     pool: 'threads',
     include: ['src/**/*.test.ts'],
     setupFiles: ['src/testing/setup.ts'],
+    // Beside all other tests a screen takes its time.
+    testTimeout: 30_000,
   },
 })

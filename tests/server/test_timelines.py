@@ -159,7 +159,10 @@ def test_with_hands_counted_first_waves_are_finished_at_once(
     assert 0 < first["gap"] < 0.1
 
 
-def test_too_few_molds_too_little_time_and_a_way_out_that_is_taken(demo: Client) -> None:
+def test_too_few_molds_too_little_time_and_a_way_out_that_is_taken(
+    demo: Client, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr(jobs, "WAY_S", 20.0)
     Mold.objects.filter(name="Domes 8 cm").update(owned=1)
     change(demo, days_ahead=0, aims=[Aim.LATE])
     found = planned(demo)
@@ -182,8 +185,11 @@ def test_too_few_molds_too_little_time_and_a_way_out_that_is_taken(demo: Client)
     assert taken["result"]["board"]["first"] == way["first"]
 
 
-def test_where_nobody_is_in_so_late_somebody_may_stay(demo: Client) -> None:
+def test_where_nobody_is_in_so_late_somebody_may_stay(
+    demo: Client, monkeypatch: pytest.MonkeyPatch
+) -> None:
     """By hand: cut at most 90 min ahead of 23:20 is 21:50, and the last leave at 21:30."""
+    monkeypatch.setattr(jobs, "WAY_S", 20.0)
     lines = Order.objects.get().lines[:1]
     change(demo, lines=lines, services=[service(at=served_at(hour="23:20:00"), waves=1)])
     conflict = planned(demo)["result"]["conflict"]
