@@ -199,8 +199,11 @@ def _in_turns(filled: Sequence[Filled], keeps_min: int | None, *, fresh: bool) -
         near = keeps_min is None or (day - began + 1) * _DAY_MIN <= keeps_min
         first[day] = began if near and not fresh else day
     turns = [(first[one.day], one.turn if fresh else 0) for one in filled]
-    every = sorted(set(turns))
-    return [replace(one, turn=every.index(turn)) for one, turn in zip(filled, turns, strict=True)]
+    place = {turn: at for at, turn in enumerate(sorted(set(turns)))}
+    return [
+        one if one.turn == place[turn] else replace(one, turn=place[turn])
+        for one, turn in zip(filled, turns, strict=True)
+    ]
 
 
 def _filled(sizes: Sequence[MeasuredDessert], lines: Sequence[Ordered]) -> dict[str, list[Filled]]:
