@@ -391,8 +391,9 @@ def test_where_a_plan_is_spoilt_is_seen_in_its_lane(night: tuple[Work, Outcome])
 
 def test_what_is_full_and_who_has_no_break_is_called_tight(night: tuple[Work, Outcome]) -> None:
     work, found = night
-    (molds,) = (one for one in tight(work, found.plan, FRIDAY) if "Ø 8 cm" in one)
-    assert molds.startswith("Molds, 4 × Ø 8 cm: full from Sat ")
+    (molds,) = (one for one in tight(work, found.plan, FRIDAY) if "Ø 8 cm" in one.says)
+    assert "borrow more" in molds.remedy
+    assert molds.says.startswith("Molds, 4 × Ø 8 cm: full from Sat ")
     cook = Person("p", "Bram", 2, ((0, 900),))
     tasks = tuple(Task(f"t{at}", "t", 60, 2, at_min=65 * at) for at in range(5))
     freezer = Station("f", "Freezer", "freezer", 10)
@@ -402,10 +403,10 @@ def test_what_is_full_and_who_has_no_break_is_called_tight(night: tuple[Work, Ou
         {one.key: one.at_min or 0 for one in tasks}, {one.key: "p" for one in tasks}, {"cold": "f"}
     )
     # By hand: five hours with pauses of five minutes, then ten minutes elsewhere: 5 h 30.
-    assert tight(row, plan, FRIDAY) == (
+    assert [one.says for one in tight(row, plan, FRIDAY)] == [
         "Freezer: 9 of 10 l from Fri 00:00 to Fri 04:20",
         "Bram: no break from Fri 00:00 to Fri 05:30, 5 h 30",
-    )
+    ]
     less = replace(cold, amount=8, until=Point("t2"))
     easy = replace(row, holds=(less,), tasks=tasks[:3], claims=())
     assert tight(easy, plan, FRIDAY) == ()
@@ -484,6 +485,9 @@ def test_an_oven_another_order_has_at_another_heat_is_waited_for() -> None:
         assert faults(work, found.plan) == ()
         late = replace(found.plan, starts={"bake": 120})
         assert bool(faults(work, late)) == (at_c == 160)
+        assert [one.says for one in clashes(work, late, FRIDAY)] == (
+            ["180 and 160 °C"] if at_c == 160 else []
+        )
 
 
 def test_what_another_order_has_beyond_all_there_is_leaves_nothing_and_breaks_nothing() -> None:

@@ -25,7 +25,7 @@ from fernbell.core.planning import (
     mise_en_place,
     plan_order,
 )
-from fernbell.core.planning.timeline import Wave, in_lots_of_days, keeps_min
+from fernbell.core.planning.timeline import Wave, in_lots_of_days, keeps_of
 from fernbell.core.working import Working
 from fernbell.server.desserts import assemble as desserts
 from fernbell.server.desserts.rows import entry_of, held_by, molds_named
@@ -145,14 +145,6 @@ class Inputs:
         """How long formulas can be filled before they set [min]."""
         return {key: row.sets_min for key, row in self.heads.items() if row.sets_min}
 
-    @property
-    def keeps_min(self) -> dict[str, int | None]:
-        """How long formulas keep until they are used [min]."""
-        return {
-            one.key: keeps_min(self.methods.get(one.key, ()), one.kind, self.sets_min.get(one.key))
-            for one in self.book.formulas
-        }
-
 
 def inputs_of(member: Member, ordered: Sequence[Ordered]) -> Inputs:
     """The formulas of an order, whole."""
@@ -185,7 +177,7 @@ def making(member: Member, ordered: Sequence[Ordered]) -> Making:
         jobs=known.jobs,
         sets_min=known.sets_min,
         methods=methods,
-        keeps_min=known.keeps_min,
+        keeps_min=keeps_of(book, methods, known.sets_min),
     )
     drawn = drawn_in([one.dessert for one in ordered])
     pages = with_methods(member, [one.sheet for one in found.made], drawn)

@@ -153,7 +153,7 @@ def _shown(night: Night, found: Conflict, seconds: float, halt: Halt) -> dict[st
         work = as_if(night.work, left_out)
         outcome = None if halt.asked else _tried(work, seconds, halt)
         if outcome:
-            drawn = replace(work, places=night.work.places)
+            drawn = replace(work, places=night.work.places, claims=night.work.claims)
             return {
                 "board": board(drawn, outcome.plan, night.clock),
                 "left_out": left_out.says,

@@ -2725,7 +2725,7 @@ export interface components {
             /** Ticks */
             ticks: components["schemas"]["Tick"][];
             /** Tight */
-            tight: string[];
+            tight: components["schemas"]["Tight"][];
         };
         /**
          * Bought
@@ -8559,6 +8559,16 @@ export interface components {
              * @enum {string}
              */
             rule: "tier";
+        };
+        /**
+         * Tight
+         * @description What has little room left in a plan, and what would give it some.
+         */
+        Tight: {
+            /** Remedy */
+            remedy: string;
+            /** Says */
+            says: string;
         };
         /**
          * TimelineOut

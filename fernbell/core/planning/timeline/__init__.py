@@ -25,7 +25,7 @@ from fernbell.core.planning.timeline.edits import (
     from_now,
 )
 from fernbell.core.planning.timeline.lots import in_lots_of_days
-from fernbell.core.planning.timeline.making import keeps_min
+from fernbell.core.planning.timeline.making import keeps_of
 from fernbell.core.planning.timeline.solve import Halt, Outcome, Reached, fits, solve
 from fernbell.core.planning.timeline.spare import begins, latest
 from fernbell.core.planning.timeline.tight import tight
@@ -100,7 +100,7 @@ __all__ = [
     "hands_min",
     "hours_words",
     "in_lots_of_days",
-    "keeps_min",
+    "keeps_of",
     "latest",
     "listed",
     "shown_without",

@@ -115,6 +115,14 @@ class Served:
     hour: str
 
 
+@dataclass(frozen=True, slots=True)
+class Tight:
+    """What has little room left in a plan, and what would give it some."""
+
+    says: str
+    remedy: str
+
+
 @dataclass(frozen=True)
 class Board:
     """A plan, drawn."""
@@ -131,4 +139,4 @@ class Board:
     hands: str
     hands_why: Working
     last_hour: str
-    tight: tuple[str, ...]
+    tight: tuple[Tight, ...]

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from itertools import combinations
+from itertools import combinations, product
 
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.conflict import Conflict, Demand, DemandKind, kind_of, without
@@ -137,13 +137,19 @@ class _Clashing:
             yield Clash(place.key, since, until, _full(place, most))
 
     def _heats(self, place: Station, held: Sequence[tuple[int, int, Hold]]) -> Iterator[Clash]:
-        hot = [one for one in held if one[2].at_c is not None]
-        for (since, until, one), (other_since, other_until, other) in combinations(hot, 2):
+        hot = [(since, until, one.at_c) for since, until, one in held if one.at_c is not None]
+        others = [
+            (one.since_min, one.until_min, one.at_c)
+            for one in self.work.claims_of.get(place.key, ())
+            if one.at_c is not None
+        ]
+        for one, other in (*combinations(hot, 2), *product(hot, others)):
+            (since, until, at_c), (other_since, other_until, other_c) = one, other
             apart = max(other_since - until, since - other_until)
-            if one.at_c != other.at_c and apart < place.change_min:
+            if at_c != other_c and apart < place.change_min:
                 begins = max(since, other_since)
-                says = f"{one.at_c} and {other.at_c} °C"
-                yield Clash(place.key, begins, max(begins + _SHOWN, min(until, other_until)), says)
+                ends = max(begins + _SHOWN, min(until, other_until))
+                yield Clash(place.key, begins, ends, f"{at_c} and {other_c} °C")
 
     def _unwatched(self, place: Station, held: Sequence[tuple[int, int, Hold]]) -> Iterator[Clash]:
         shifts = merged(shift for one in self.work.people for shift in one.shifts)

@@ -8,7 +8,7 @@ from fernbell.core.planning.order import Ordered, PlannedOrder, plan_order
 from fernbell.core.planning.timeline.asked import AskedLine, Commission
 from fernbell.core.planning.timeline.building import build
 from fernbell.core.planning.timeline.lots import at_once, in_lots_of_days, waves_of
-from fernbell.core.planning.timeline.making import keeps_min, make
+from fernbell.core.planning.timeline.making import keeps_of, make
 from fernbell.core.planning.timeline.places import Rooms, places_of
 from fernbell.core.planning.timeline.work import Aim, Work
 
@@ -32,10 +32,7 @@ def planned(asked: Commission) -> PlannedOrder:
         jobs=asked.jobs,
         sets_min=asked.sets_min,
         methods=asked.methods,
-        keeps_min={
-            key: keeps_min(asked.methods.get(key, ()), kind, asked.sets_min.get(key))
-            for key, kind in _kinds(asked).items()
-        },
+        keeps_min=keeps_of(asked.book, asked.methods, asked.sets_min),
     )
 
 

@@ -4,7 +4,7 @@ import math
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
-from fernbell.core.formulas import KINDS, LegKind, Step, Wait, WaitKind, wait_words
+from fernbell.core.formulas import KINDS, Book, LegKind, Step, Wait, WaitKind, wait_words
 from fernbell.core.planning.order import MadeFormula
 from fernbell.core.planning.timeline.minutes import GRID_MIN, by_hand, on_grid
 from fernbell.core.planning.timeline.places import Rooms
@@ -168,19 +168,26 @@ def make(
     return made
 
 
-def keeps_min(method: Sequence[Step], kind: str, sets_min: float | None) -> int | None:
-    """How long a formula keeps until it is used.
+def keeps_of(
+    book: Book, methods: Mapping[str, Sequence[Step]], sets_min: Mapping[str, float]
+) -> dict[str, int | None]:
+    """How long formulas keep until they are used.
 
     Args:
-        method: its steps, shape (n,) [Step].
-        kind: what it is [key].
-        sets_min: how long it can be filled before it sets [min].
+        book: the formulas [Book].
+        methods: their steps, by key, where known [Step].
+        sets_min: how long they can be filled before they set, by key [min].
     Returns:
-        as its method says, else by its kind; None where there is no end to it [min].
+        by key, as its method says, else by its kind; None where there is no end to it [min].
     Source:
         methods; where they say nothing, common practice.
     """
-    return _before_use(blocks(method)[-1].wait, kind, sets_min).most_min
+    return {
+        one.key: _before_use(
+            blocks(methods.get(one.key, ()))[-1].wait, one.kind, sets_min.get(one.key)
+        ).most_min
+        for one in book.formulas
+    }
 
 
 def _before_use(wait: Wait | None, kind: str, sets_min: float | None) -> Link:

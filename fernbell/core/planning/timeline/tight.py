@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable, Iterator
 
+from fernbell.core.planning.timeline.board import Tight
 from fernbell.core.planning.timeline.clock import Clock, hours_words
 from fernbell.core.planning.timeline.spans import loaded
 from fernbell.core.planning.timeline.verify import at
@@ -17,7 +18,7 @@ _BREAK = 10
 """A shorter pause is none [min]."""
 
 
-def tight(work: Work, plan: Planned, clock: Clock) -> tuple[str, ...]:
+def tight(work: Work, plan: Planned, clock: Clock) -> tuple[Tight, ...]:
     """What has little room left in a plan.
 
     Args:
@@ -25,8 +26,8 @@ def tight(work: Work, plan: Planned, clock: Clock) -> tuple[str, ...]:
         plan: starts, people and places of them [min].
         clock: minutes by the wall [Clock].
     Returns:
-        a sentence for each place that is nearly full and each person without a break, the longest
-        of each [text].
+        each place that is nearly full and each person without a break, the longest of each, with
+        what helps [Tight].
     Source:
         counting; what counts as full, and as long, is common practice.
     """
@@ -44,7 +45,7 @@ def _longest(spans: Iterable[tuple[int, int]], gap: int) -> tuple[int, int]:
     return best
 
 
-def _full(place: Station, work: Work, plan: Planned, clock: Clock) -> str:
+def _full(place: Station, work: Work, plan: Planned, clock: Clock) -> Tight | None:
     held = [
         (at(work, plan, one.since), at(work, plan, one.until), one.amount)
         for one in work.holds
@@ -56,21 +57,28 @@ def _full(place: Station, work: Work, plan: Planned, clock: Clock) -> str:
     ]
     since, until = _longest(((a, b) for a, b, _ in pieces), 1)
     if until - since <= _FOR_A_MOMENT:
-        return ""
+        return None
     most = max(amount for a, b, amount in pieces if since <= a and b <= until)
     unit = UNITS.get(place.kind, "l")
     full = most == place.capacity
     takes = "full" if full else f"{most} of {place.capacity} {unit}".rstrip()
-    what = f"Molds, {place.title}" if place.kind == "mold" else place.title
-    return f"{what}: {takes} from {clock.says(since)} to {clock.says(until)}"
+    molds = place.kind == "mold"
+    what = f"Molds, {place.title}" if molds else place.title
+    return Tight(
+        f"{what}: {takes} from {clock.says(since)} to {clock.says(until)}",
+        "Unmold on time, or borrow more." if molds else "Make some the day before, or borrow one.",
+    )
 
 
-def _busy(person: Person, work: Work, plan: Planned, clock: Clock) -> str:
+def _busy(person: Person, work: Work, plan: Planned, clock: Clock) -> Tight | None:
     since, until = _longest(sorted(_at_work(person, work, plan)), _BREAK)
     if until - since < _WITHOUT_BREAK:
-        return ""
+        return None
     length = hours_words(until - since)
-    return f"{person.name}: no break from {clock.says(since)} to {clock.says(until)}, {length}"
+    return Tight(
+        f"{person.name}: no break from {clock.says(since)} to {clock.says(until)}, {length}",
+        "Give some of it to somebody else, or begin sooner.",
+    )
 
 
 def _at_work(person: Person, work: Work, plan: Planned) -> Iterator[tuple[int, int]]:

@@ -314,6 +314,11 @@ const goTo = (share: number) => {
   padding: 1px 3px;
 }
 
+.stay.picked {
+  outline: 2px solid var(--bronze);
+  z-index: 3;
+}
+
 .stay.frozen {
   background-color: #e3eff4;
   background-image: radial-gradient(var(--frost) 1px, transparent 1.4px);

@@ -69,7 +69,9 @@ const LENT: Record<string, string> = {
       <div v-if="result.board.tight.length" class="tight">
         <h3>Tight</h3>
         <ul>
-          <li v-for="one in result.board.tight" :key="one">{{ one }}</li>
+          <li v-for="(one, at) in result.board.tight" :key="at">
+            {{ one.says }}. <span class="quiet">{{ one.remedy }}</span>
+          </li>
         </ul>
       </div>
       <FoldCard v-if="result.reached.length" title="What it reaches" name="plan.reached">

@@ -87,7 +87,8 @@ const stale = computed(() => props.timeline && !props.timeline.fresh && !props.b
     <div v-if="conflict && (conflict.board || result?.board)" class="tools">
       <span class="quiet">
         <template v-if="asIf">
-          Drawn as if this were not asked: {{ conflict.left_out }}. Red is where that is broken.
+          Drawn as if this were not asked: {{ conflict.left_out
+          }}{{ conflict.clashes?.length ? '. Red is where that is broken.' : '.' }}
         </template>
         <template v-else>The plan before.</template>
       </span>
