@@ -103,6 +103,19 @@ def test_what_is_known_is_not_worked_out_twice(demo: Client) -> None:
     assert last["state"] == "queued"
 
 
+def test_what_an_older_version_drew_is_asked_for_anew_and_breaks_nothing(demo: Client) -> None:
+    change(demo, lines=Order.objects.get().lines[:1])
+    planned(demo)
+    row = Timeline.objects.get()
+    del row.result["board"]["tight"]
+    row.save()
+    answer = demo.get(f"/api/timelines/of/{row.order_id}")
+    assert (answer.status_code, answer.json()["result"]) == (200, None)
+    assert demo.get("/api/timelines/next").status_code == 200
+    assert planned(demo)["result"]["board"]["tight"] is not None
+    assert Timeline.objects.count() == 2
+
+
 def test_an_order_changed_since_is_said_to_be(demo: Client) -> None:
     change(demo)
     assert planned(demo)["fresh"]

@@ -6,6 +6,7 @@ from uuid import UUID
 
 from django.db import transaction
 from ninja import Router, Status
+from pydantic import ValidationError
 
 from fernbell.core.errors import CoreError
 from fernbell.core.planning.timeline import hours_words
@@ -24,6 +25,7 @@ from fernbell.server.planning.timing_schemas import (
     BecameIn,
     NextOut,
     PlanIn,
+    ResultOut,
     StartByOut,
     State,
     TimelineOut,
@@ -130,6 +132,8 @@ def _known(known: Timeline, moment: datetime) -> bool:
     """Whether it is being worked out, or nothing of it lies in the past that is not marked."""
     if known.state != "done":
         return True
+    if _result(known) is None:
+        return False
     if not known.result or not known.result.get("board"):
         return known.now_at.date() == moment.date()
     origin = datetime.fromisoformat(known.result["origin"])
@@ -173,6 +177,14 @@ def stop(request: MemberRequest, timeline_id: UUID) -> Any:
     return _out(member, row.order, row, now())
 
 
+def _result(row: Timeline) -> ResultOut | None:
+    """What was found; nothing where an older version of the application drew it otherwise."""
+    try:
+        return ResultOut.model_validate(row.result) if row.result else None
+    except ValidationError:
+        return None
+
+
 def _out(member: Member, order: Order, row: Timeline, moment: datetime) -> TimelineOut:
     entry = OrderIn.model_validate(snapshot_order(order))
     try:
@@ -185,7 +197,7 @@ def _out(member: Member, order: Order, row: Timeline, moment: datetime) -> Timel
         state=cast(State, row.state),
         fresh=row.asked == entry.model_dump(mode="json"),
         progress=row.progress,
-        result=row.result,
+        result=_result(row),
         now_min=minute,
         stations=[one.key for one in places_of(vessels_of(member))],
     )
