@@ -44,14 +44,19 @@ def old_ring(formulas: list[str]) -> Dessert:
     """A ring of as many parts of the same formulas, by the rules there were first."""
     makers = cycle(
         (
-            lambda key, formula: Base(key, formula, 2, 170),
-            lambda key, formula: Insert(key, (Layer(f"{key}-1", formula, 2),), 150, 30),
-            lambda key, formula: Garnish(key, formula, 2),
-            lambda key, formula: Coat(key, formula, 1),
+            lambda key, formula: Base(key=key, formula=formula, height_mm=2, across_mm=170),
+            lambda key, formula: Insert(
+                key=key,
+                layers=(Layer(key=f"{key}-1", formula=formula, height_mm=2),),
+                across_mm=150,
+                lift_mm=30,
+            ),
+            lambda key, formula: Garnish(key=key, formula=formula, piece_g=2),
+            lambda key, formula: Coat(key=key, formula=formula, thickness_mm=1),
         )
     )
     first, *others = formulas
-    made: list[Part] = [Fill("fill", first)]
+    made: list[Part] = [Fill(key="fill", formula=first)]
     named = zip(makers, others, strict=False)
     made += [maker(f"p{place}", formula) for place, (maker, formula) in enumerate(named)]
     return Dessert("Ring", Ring(200, 45), tuple(made), Wedges(12))
@@ -86,8 +91,13 @@ def mesh() -> None:
     scan = read_stl(data, "mm")
     formulas = list(islice(cycle(KEYS), 3))
     parts: tuple[Part, ...] = (
-        Fill("fill", "white-mousse"),
-        Insert("heart", (Layer("l", formulas[0], 10),), 30, 25),
+        Fill(key="fill", formula="white-mousse"),
+        Insert(
+            key="heart",
+            layers=(Layer(key="l", formula=formulas[0], height_mm=10),),
+            across_mm=30,
+            lift_mm=25,
+        ),
     )
     dessert = Dessert("Scan", scan.mold, parts, ByCount(1), usual_build(scan.mold))
     solve(dessert, BOOK)

@@ -14,6 +14,7 @@ from pathlib import Path
 
 from ops import install
 from ops.home import data_home
+from ops.pace import patience_s
 from ops.postgres import Cluster
 from ops.run import answer, quietly
 from ops.say import ROOT, Stop, say
@@ -124,7 +125,7 @@ def workers(env: Mapping[str, str]) -> Iterator[tuple[Child, ...]]:
 
 
 def _wait_for(server: Child, door: Door) -> None:
-    until = time.monotonic() + _PATIENCE_S
+    until = time.monotonic() + patience_s(_PATIENCE_S)
     while time.monotonic() < until and not server.deaths:
         if answers(door.local):
             return

@@ -76,22 +76,22 @@ def python_packages(*, dev: bool) -> None:
     """The virtual environment, with what the application (and its tests) need."""
     name = "requirements-dev.txt" if dev else "requirements.txt"
     wanted = _digest([ROOT / name], sys.version)
-    if PYTHON.exists() and (_done(name) == wanted or (not dev and _covers())):
+    if PYTHON.exists() and (noted(name) == wanted or (not dev and _covers())):
         return
-    if not PYTHON.exists() or _done("python") != sys.version:
+    if not PYTHON.exists() or noted("python") != sys.version:
         say("Making the Python environment …")
         quietly("venv", [sys.executable, "-m", "venv", "--clear", VENV])
-        _note("python", sys.version)
+        note("python", sys.version)
     say(f"Installing Python packages ({name}) …")
     pip = [PYTHON, "-m", "pip", "install", "--disable-pip-version-check", "--require-hashes"]
     quietly("pip", [*pip, "-r", ROOT / name])
-    _note(name, wanted)
+    note(name, wanted)
 
 
 def _covers() -> bool:
     """Whether the packages for the tests, which include the application's, are installed."""
     dev = "requirements-dev.txt"
-    return _done(dev) == _digest([ROOT / dev], sys.version)
+    return noted(dev) == _digest([ROOT / dev], sys.version)
 
 
 def web() -> None:
@@ -103,26 +103,31 @@ def web() -> None:
 def web_packages() -> None:
     """node_modules, as the lock file has it."""
     wanted = _digest([WEB / "package-lock.json"])
-    if (WEB / "node_modules").exists() and _done("npm") == wanted:
+    if (WEB / "node_modules").exists() and noted("npm") == wanted:
         return
     say("Installing front-end packages …")
     quietly("npm", ["npm", "ci", "--no-audit", "--no-fund"], cwd=WEB)
-    _note("npm", wanted)
+    note("npm", wanted)
 
 
 def build_web() -> None:
     """The built front end, if any of its sources changed."""
-    wanted = _digest(_web_sources())
-    if (WEB / "dist" / "index.html").exists() and _done("build") == wanted:
+    wanted = web_digest()
+    if (WEB / "dist" / "index.html").exists() and noted("build") == wanted:
         return
     say("Building the front end …")
     quietly("build", ["npm", "run", "build"], cwd=WEB)
-    _note("build", wanted)
+    note("build", wanted)
+
+
+def web_digest() -> str:
+    """Of all that the front end is made of."""
+    return _digest(_web_sources())
 
 
 def _web_sources() -> Iterable[Path]:
-    yield from sorted(path for path in (WEB / "src").rglob("*") if path.is_file())
-    yield from sorted(path for path in (WEB / "public").rglob("*") if path.is_file())
+    for folder in ("src", "worker", "public"):
+        yield from sorted(path for path in (WEB / folder).rglob("*") if path.is_file())
     yield from sorted(path for path in WEB.iterdir() if path.is_file())
 
 
@@ -133,11 +138,13 @@ def _digest(paths: Iterable[Path], *more: str) -> str:
     return digest.hexdigest()
 
 
-def _done(name: str) -> str | None:
+def noted(name: str) -> str | None:
+    """What was noted when something was last done; None where it never was."""
     stamp = STATE / "done" / name
     return stamp.read_text() if stamp.exists() else None
 
 
-def _note(name: str, digest: str) -> None:
+def note(name: str, digest: str) -> None:
+    """Note of what something was done."""
     (STATE / "done").mkdir(parents=True, exist_ok=True)
     (STATE / "done" / name).write_text(digest)

@@ -1,6 +1,7 @@
 """A PostgreSQL cluster of our own on a free loopback port, beside whatever else runs."""
 
 import contextlib
+import os
 import secrets
 import shutil
 import socket
@@ -91,7 +92,9 @@ class Cluster:
         self.port = self.port or free_port()
         options = f"-p {self.port} -c listen_addresses=127.0.0.1 -c unix_socket_directories="
         if not self.durable:
-            options += " -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+            options += (
+                " -c fsync=off -c synchronous_commit=off -c full_page_writes=off -c autovacuum=off"
+            )
         log = self.home / "server.log"
         self._pg("pg_ctl", "-D", self.data, "-w", "-t", "60", "-l", log, "-o", options, "start")
 
@@ -106,6 +109,12 @@ class Cluster:
         A note that was left behind may name anybody's process by now; that one is let be.
         """
         return self._noted_works_in() == self.data.resolve()
+
+    def cpu_s(self) -> float:
+        """What the server has used of the processors, with those it has served [s]."""
+        process = self._note.read_text().split()[0]
+        told = Path(f"/proc/{process}/stat").read_text().rpartition(")")[2].split()
+        return sum(int(ticks) for ticks in told[11:15]) / os.sysconf("SC_CLK_TCK")
 
     @property
     def _note(self) -> Path:

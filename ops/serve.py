@@ -26,6 +26,7 @@ from ops.backup import automatic, days_kept, write
 from ops.home import data_home, found_home, kept, make_home
 from ops.lock import holder, in_turn, only_one
 from ops.nightly import nightly
+from ops.pace import patience_s
 from ops.postgres import Cluster
 from ops.say import STATE, Stop, say
 from ops.schema import current, note, noted
@@ -65,7 +66,7 @@ def stop() -> int:
     process = holder(_lock())
     if process:
         os.kill(process, signal.SIGTERM)
-        until = time.monotonic() + _PATIENCE_S
+        until = time.monotonic() + patience_s(_PATIENCE_S)
         while holder(_lock()) and time.monotonic() < until:
             time.sleep(0.1)
         say("Stopped.")

@@ -1,15 +1,19 @@
-"""What all tests share."""
+"""What all tests share; fixtures stand in the folders that use them (see tests/lanes.py)."""
 
-import tempfile
-from collections.abc import Iterator
+import os
+import zlib
 from pathlib import Path
 
 import pytest
 from hypothesis import settings
 
 # The same examples on every run, and no clock that a slow machine could fail.
-settings.register_profile("steady", derandomize=True, deadline=None)
+settings.register_profile("steady", derandomize=True, deadline=None, max_examples=100)
 settings.load_profile("steady")
+
+SEED = os.environ.get("FERNBELL_SEED", "")
+"""By which ./fern test draws what is sampled; a test that is asked for by itself is never left out.
+"""
 
 
 def pytest_addoption(parser: pytest.Parser) -> None:
@@ -18,32 +22,27 @@ def pytest_addoption(parser: pytest.Parser) -> None:
 
 
 ROOT = Path(__file__).parents[1]
-_TURN = ("ops", "browser", "server", "core")
-_LONG = ("ops/test_served", "server/test_fuzz", "server/test_timelines", "core/test_timeline")
+
+
+def pytest_configure(config: pytest.Config) -> None:
+    """What a test may be marked with."""
+    config.addinivalue_line(
+        "markers", "sampled(n): one in n is drawn for ./fern test; all of them with --long"
+    )
 
 
 @pytest.hookimpl(trylast=True)
-def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
-    """Files whose tests take long come first: whoever is done then finds many short ones left."""
-
-    def turn(item: pytest.Item) -> tuple[int, bool]:
-        file = item.path.relative_to(ROOT / "tests").with_suffix("")
-        return _TURN.index(file.parts[0]), file.as_posix() not in _LONG
-
-    items.sort(key=turn)
-
-
-@pytest.fixture
-def open_folder() -> Iterator[Path]:
-    """A folder the account `postgres` can reach."""
-    with tempfile.TemporaryDirectory(prefix="fernbell-test-") as folder:
-        Path(folder).chmod(0o755)
-        yield Path(folder)
+def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
+    """Leave out, of what costs much, all that the seed does not draw."""
+    if not SEED or config.getoption("--long"):
+        return
+    left = [item for item in items if not drawn(item)]
+    items[:] = [item for item in items if drawn(item)]
+    if left:
+        config.hook.pytest_deselected(items=left)
 
 
-@pytest.fixture
-def data(open_folder: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
-    """The data folder, the test's own."""
-    monkeypatch.setenv("FERNBELL_DATA", str(open_folder / "data"))
-    (open_folder / "data").mkdir()
-    return open_folder / "data"
+def drawn(item: pytest.Item) -> bool:
+    """Whether a test is among those of this seed."""
+    marker = item.get_closest_marker("sampled")
+    return marker is None or zlib.crc32(f"{SEED} {item.nodeid}".encode()) % marker.args[0] == 0

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 import requests
 
 from ops.application import Door, application, environment, prepare_database
+from ops.pace import patience_s
 from ops.postgres import Cluster, free_port, throwaway
 from ops.supervise import Child
 from tests.server.old_schemas import fixtures, script
@@ -51,7 +52,8 @@ class Visitor(requests.Session):
     def ask(self, method: str, path: str, **more: object) -> requests.Response:
         """A request as the page makes it."""
         headers = {"X-CSRFToken": self.cookies.get("csrftoken", ""), "Referer": self.site}
-        return self.request(method, self.site + path, headers=headers, timeout=30, **more)
+        timeout = patience_s(30)
+        return self.request(method, self.site + path, headers=headers, timeout=timeout, **more)
 
     def rows(self, shelf: str) -> list[dict]:
         """Every row of a shelf, in brief."""

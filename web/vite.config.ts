@@ -7,6 +7,9 @@ import type { Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 
+/** How many times slower than usual the machine was found before the tests. */
+const PACE = Number(process.env.FERNBELL_PACE ?? 1)
+
 const TEXT = /\.(js|css|html|svg)$/
 
 /** What is served as it is lies there smaller too; a font is small already. */
@@ -73,7 +76,7 @@ export default defineConfig({
     pool: 'threads',
     include: ['src/**/*.test.ts'],
     setupFiles: ['src/testing/setup.ts'],
-    // Beside all other tests a screen takes its time.
-    testTimeout: 30_000,
+    isolate: false,
+    testTimeout: 30_000 * PACE,
   },
 })

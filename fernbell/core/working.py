@@ -41,6 +41,20 @@ class Working:
             raise OutOfRange(self.figure, self.value, "a finite number")
 
 
+def counted(number: float, one: str) -> str:
+    """A number of things in words.
+
+    Args:
+        number: how many [1].
+        one: what one of them is called [text].
+    Returns:
+        '1 mound', '19 mounds' [text].
+    Source:
+        English.
+    """
+    return f"{figure_text(number)} {one}" if number == 1 else f"{figure_text(number)} {one}s"
+
+
 def figure_text(value: float) -> str:
     """Print a number for a working, to four significant figures, or whole above a thousand.
 

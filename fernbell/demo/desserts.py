@@ -48,22 +48,24 @@ REEDBED = Dessert(
     name="Reedbed",
     mold=Ring(200, 45),
     parts=(
-        Garnish("clusters", "barley-clusters", piece_g=1.5, pieces_per_portion=1),
-        Coat("glaze", "amber-glaze", thickness_mm=2, runoff_percent=30, least_pour_g=900),
-        Fill("mousse", "barley-mousse"),
+        Garnish(key="clusters", formula="barley-clusters", piece_g=1.5, pieces_per_portion=1),
+        Coat(
+            key="glaze", formula="amber-glaze", thickness_mm=2, runoff_percent=30, least_pour_g=900
+        ),
+        Fill(key="mousse", formula="barley-mousse"),
         Insert(
-            "heart",
-            (
-                Layer("cremeux", "malt-cremeux", height_mm=6),
-                Layer("quince", "quince-set", height_mm=10),
+            key="heart",
+            layers=(
+                Layer(key="cremeux", formula="malt-cremeux", height_mm=6),
+                Layer(key="quince", formula="quince-set", height_mm=10),
             ),
             across_mm=160,
             lift_mm=20,
             name="Quince heart",
         ),
-        Base("sponge", "brown-butter-sponge", height_mm=9, across_mm=184),
-        Base("crumble", "rye-base", height_mm=7, across_mm=184),
-        Band("strip", "reed-strip", height_mm=15, thickness_mm=2, overlap_mm=10),
+        Base(key="sponge", formula="brown-butter-sponge", height_mm=9, across_mm=184),
+        Base(key="crumble", formula="rye-base", height_mm=7, across_mm=184),
+        Band(key="strip", formula="reed-strip", height_mm=15, thickness_mm=2, overlap_mm=10),
     ),
     portions=Wedges(12),
 )
@@ -74,15 +76,21 @@ HEDGEROW = Dessert(
     name="Hedgerow log",
     mold=_HUNG["sheet-40"],
     parts=(
-        Garnish("tuile", "poppy-tuile", piece_g=4, pieces_per_portion=1),
-        Coat("glaze", "hedgerow-glaze", thickness_mm=2, runoff_percent=30, least_pour_g=600),
-        Core("heart", "blackcurrant-set", across_mm=22),
-        Soak("syrup", "bay-syrup", on_100_cm2_g=6),
+        Garnish(key="tuile", formula="poppy-tuile", piece_g=4, pieces_per_portion=1),
+        Coat(
+            key="glaze",
+            formula="hedgerow-glaze",
+            thickness_mm=2,
+            runoff_percent=30,
+            least_pour_g=600,
+        ),
+        Core(key="heart", formula="blackcurrant-set", across_mm=22),
+        Soak(key="syrup", formula="bay-syrup", on_100_cm2_g=6),
         Roll(
-            "roll",
-            (
-                Layer("mousse", "yogurt-mousse", height_mm=7),
-                Layer("sheet", "poppy-roulade", height_mm=8),
+            key="roll",
+            layers=(
+                Layer(key="mousse", formula="yogurt-mousse", height_mm=7),
+                Layer(key="sheet", formula="poppy-roulade", height_mm=8),
             ),
             trim_mm=12,
             knots=2,
@@ -96,10 +104,10 @@ BEEKEEPER = Dessert(
     name="Beekeeper's tart",
     mold=_HUNG["tart-24"],
     parts=(
-        Garnish("honeycomb", "honeycomb", piece_g=4, pieces_per_portion=1),
-        Fill("ganache", "dark-ganache", level_mm=22),
-        Tier("caramel", "honey-caramel", height_mm=7),
-        Lining("shell", "buckwheat-paste", thickness_mm=3),
+        Garnish(key="honeycomb", formula="honeycomb", piece_g=4, pieces_per_portion=1),
+        Fill(key="ganache", formula="dark-ganache", level_mm=22),
+        Tier(key="caramel", formula="honey-caramel", height_mm=7),
+        Lining(key="shell", formula="buckwheat-paste", thickness_mm=3),
     ),
     portions=Wedges(12),
 )
@@ -108,15 +116,15 @@ FOGHORN = Dessert(
     name="Foghorn domes",
     mold=_HUNG["dome-8"],
     parts=(
-        Coat("spray", "fog-spray", thickness_mm=1, runoff_percent=20),
-        Fill("mousse", "white-mousse"),
+        Coat(key="spray", formula="fog-spray", thickness_mm=1, runoff_percent=20),
+        Fill(key="mousse", formula="white-mousse"),
         Insert(
-            "curd",
-            (Layer("buckthorn", "buckthorn-curd", height_mm=14),),
+            key="curd",
+            layers=(Layer(key="buckthorn", formula="buckthorn-curd", height_mm=14),),
             across_mm=44,
             lift_mm=11,
         ),
-        Base("crisp", "pumpkin-crisp", height_mm=4, across_mm=72),
+        Base(key="crisp", formula="pumpkin-crisp", height_mm=4, across_mm=72),
     ),
     portions=Wedges(1),
     built="upside down",
@@ -126,10 +134,10 @@ CUPS = Dessert(
     name="Interval cups",
     mold=_HUNG["cup-7"],
     parts=(
-        Garnish("crumb", "oat-crumb", piece_g=4, pieces_per_portion=1),
-        Tier("cream", "elder-cream", height_mm=28),
-        Tier("jelly", "rhubarb-jelly", height_mm=12),
-        Tier("base", "oat-crumb", height_mm=12, name="Oat crumb, pressed"),
+        Garnish(key="crumb", formula="oat-crumb", piece_g=4, pieces_per_portion=1),
+        Tier(key="cream", formula="elder-cream", height_mm=28),
+        Tier(key="jelly", formula="rhubarb-jelly", height_mm=12),
+        Tier(key="base", formula="oat-crumb", height_mm=12, name="Oat crumb, pressed"),
     ),
     portions=Wedges(1),
 )
@@ -138,10 +146,10 @@ LANTERNS = Dessert(
     name="Rhubarb lanterns",
     mold=_HUNG["puff-6"],
     parts=(
-        Disc("craquelin", "craquelin", across_mm=45, thickness_mm=2, spare_percent=5),
-        Fill("diplomat", "diplomat"),
-        Tier("compote", "rhubarb-compote", height_mm=8),
-        PuffShell("choux", "choux", wall_mm=6),
+        Disc(key="craquelin", formula="craquelin", across_mm=45, thickness_mm=2, spare_percent=5),
+        Fill(key="diplomat", formula="diplomat"),
+        Tier(key="compote", formula="rhubarb-compote", height_mm=8),
+        PuffShell(key="choux", formula="choux", wall_mm=6),
     ),
     portions=Wedges(1),
 )

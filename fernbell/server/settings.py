@@ -137,8 +137,10 @@ CONTENT_SECURITY_POLICY = {
     }
 }
 
-# How long a plan is searched for at most.
+# How long a plan is searched for at most, and how hard for each aim: tests ask for work done, which
+# is the same on every machine, and for no seconds.
 PLAN_SECONDS = _whole("FERNBELL_PLAN_SECONDS") or 20
+PLAN_EFFORT = float(os.environ.get("FERNBELL_PLAN_EFFORT", "inf"))
 
 USE_TZ = True
 TIME_ZONE = "UTC"

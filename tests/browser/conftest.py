@@ -3,6 +3,7 @@
 import os
 import time
 from collections.abc import Iterator
+from pathlib import Path
 from typing import Any
 
 import pytest
@@ -13,6 +14,7 @@ from pytest_django import DjangoDbBlocker, Settings
 from pytest_django.live_server_helper import LiveServer
 
 from ops.install import chromium
+from ops.pace import pace
 from tests.kept import bring
 from tests.server.conftest import cheap_passwords, demo_put_aside
 
@@ -24,13 +26,27 @@ os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
 # Every test empties the database; Django would then write its own permissions, which nobody asks.
 post_migrate.disconnect(dispatch_uid="django.contrib.auth.management.create_permissions")
 
+HERE = Path(__file__).parent
+
 QUIET = [
     *("--disable-gpu", "--disable-quic", "--no-first-run", "--disable-sync"),
     *("--disable-background-networking", "--disable-component-update"),
 ]
 
-PATIENCE_MS = 30_000
+PATIENCE_MS = 30_000 * pace()
 """How long a page may take; two of them on two busy cores have needed more than ten seconds."""
+
+ONE_IN = 3
+"""A page costs seconds: ./fern test draws one test in so many, --long has all."""
+
+
+@pytest.hookimpl(tryfirst=True)
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    """What is in the browser is sampled."""
+    for item in items:
+        if item.path.parent == HERE:
+            item.add_marker(pytest.mark.sampled(ONE_IN))
+
 
 expect.set_options(timeout=PATIENCE_MS)
 

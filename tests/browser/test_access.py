@@ -12,6 +12,7 @@ from playwright.sync_api import Page, expect
 from fernbell.server.planning.jobs import make_timeline
 from fernbell.server.planning.models import Order, Timeline
 from fernbell.server.rows.clock import now
+from ops.pace import patience_s
 from tests.browser.conftest import come_in, enter, pick, still
 
 AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
@@ -172,7 +173,7 @@ def timeline(page: Page) -> None:
     page.get_by_role("link", name="Plan", exact=True).click()
     page.get_by_role("button", name="Plan it").click()
     expect(page.get_by_role("button", name="Stop", exact=True)).to_be_visible()
-    django_settings.PLAN_SECONDS = 3
+    django_settings.PLAN_SECONDS, django_settings.PLAN_EFFORT = patience_s(60), 0.05
     make_timeline(timeline=str(Timeline.objects.get().pk))
     page.locator("[data-person]").get_by_role("button").first.click()
     expect(page.get_by_role("region", name="The task")).to_be_visible()

@@ -13,7 +13,11 @@ from fernbell.server.openapi import document
 from ops.application import lan_door
 from ops.postgres import Cluster, free_port
 from tests.browser.conftest import PATIENCE_MS, enter
+from tests.ops.conftest import data, open_folder
 from tests.served import Visitor, demo_cluster, served
+from tests.waiting import until
+
+__all__ = ["data", "open_folder"]
 
 Kitchen = tuple[Cluster, str]
 ENTERED = set(json.loads(document())["components"]["schemas"]["DessertIn"]["properties"])
@@ -88,13 +92,9 @@ def controlled(page: Page) -> None:
     on_board(page)
 
 
-def saved_as(site: str, wanted: float, page: Page) -> None:
+def saved_as(site: str, wanted: float) -> None:
     """Wait until the kitchen has it."""
-    for _ in range(150):
-        if quince(site) == wanted:
-            return
-        page.wait_for_timeout(200)
-    assert quince(site) == wanted
+    assert until(lambda: quince(site) == wanted)
 
 
 def test_a_draft_outlives_database_and_tab_and_a_reload_shows_what_is_known(
@@ -117,8 +117,8 @@ def test_a_draft_outlives_database_and_tab_and_a_reload_shows_what_is_known(
         expect(page.get_by_label("Thickness", exact=True)).to_have_value("13")
         asked: list[str] = []
         page.on("dialog", lambda one: (asked.append(one.type), one.accept()))
-        page.close(run_before_unload=True)
-        device.pages[0].wait_for_timeout(500)
+        with page.expect_event("close"):
+            page.close(run_before_unload=True)
         assert asked == ["beforeunload"]
     finally:
         cluster.start()
@@ -127,7 +127,7 @@ def test_a_draft_outlives_database_and_tab_and_a_reload_shows_what_is_known(
     later = device.new_page()
     later.goto(f"{site}/molds")
     expect(later.get_by_role("heading", name="Molds").first).to_be_visible()
-    saved_as(site, 13, later)
+    saved_as(site, 13)
 
 
 def test_a_page_left_open_heals_by_itself(kitchen: Kitchen, device: BrowserContext) -> None:
@@ -141,7 +141,7 @@ def test_a_page_left_open_heals_by_itself(kitchen: Kitchen, device: BrowserConte
     thicken(page, "11")
     cluster.start()
     expect(page.get_by_text(NOT_HERE)).to_be_hidden()
-    saved_as(site, 11, page)
+    saved_as(site, 11)
 
 
 def test_a_draft_waits_for_its_owner_whoever_comes_between(
@@ -163,12 +163,12 @@ def test_a_draft_waits_for_its_owner_whoever_comes_between(
     again = opened(browser_type, browser_type_launch_args, tmp_path / "shared")
     page = again.new_page()
     come_in(page, site, "Bram Fenwick")
-    page.wait_for_timeout(1000)
+    page.wait_for_load_state("networkidle")
     assert quince(site) != 12.5
     page.get_by_role("button", name=re.compile("Wrenmoor Hall")).click()
     page.get_by_role("menuitem", name="Sign out").click()
     page.get_by_role("button", name="Ottilie Marsh").click()
-    saved_as(site, 12.5, page)
+    saved_as(site, 12.5)
     again.close()
 
 
@@ -219,4 +219,4 @@ def test_a_tablet_across_the_kitchen_works_over_lan(
         assert cookies["sessionid"]["httpOnly"]
         thicken(tablet, "10.5")
         expect(tablet.get_by_text(re.compile(r"saved \d"))).to_be_visible()
-        saved_as(site, 10.5, tablet)
+        saved_as(site, 10.5)

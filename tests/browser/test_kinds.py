@@ -27,14 +27,14 @@ def part(page: Page, name: str) -> None:
 def test_a_rolled_log_with_a_core_grows_as_it_is_spread_thicker(page: Page, demo: str) -> None:
     come_in(page, demo)
     begin(page, "Log, rolled", "Night log")
-    # By hand: sqrt(25² + 4 x 290 x 18 / pi) = 85.27 mm.
+    # By hand, 20 of the sheet left bare: sqrt(25² + 4 x (290 x 10 + 270 x 8) / pi) = 84.07 mm.
     words = page.locator("ol.unseen")
-    expect(words).to_contain_text("85.27 mm across")
+    expect(words).to_contain_text("84.07 mm across")
     parts = page.get_by_role("list", name="Parts").get_by_role("button")
     parts.filter(has_text="8 mm").first.click()
     enter(page, "Thickness", "10")
-    # sqrt(25² + 4 x 290 x 20 / pi) = 89.5 mm.
-    expect(words).to_contain_text("89.5 mm across")
+    # sqrt(25² + 4 x (290 x 10 + 270 x 10) / pi) = 88.06 mm.
+    expect(words).to_contain_text("88.06 mm across")
     strip = page.get_by_role("list", name="Building, stage by stage")
     for stage in ("Bake", "Spread", "Freeze", "Roll", "Trim"):
         expect(strip).to_contain_text(stage)

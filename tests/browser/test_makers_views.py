@@ -28,8 +28,8 @@ def test_a_log_is_seen_from_the_side_and_flat_and_rolled_to_a_width(page: Page, 
     enter(page, "Rolled to, across", "60")
     words = page.locator("ol.unseen")
     expect(words).to_contain_text("60 mm across")
-    # By hand: pi (60² - 22²) / (4 x 15) = 163.2 mm of the sheet.
-    expect(page.get_by_role("img", name="Flat, before it is rolled")).to_contain_text("163.2")
+    # By hand: (pi (60² - 22²) / 4 + 20 x 7) / 15 = 172.5 mm of the sheet, 20 of them left bare.
+    expect(page.get_by_role("img", name="Flat, before it is rolled")).to_contain_text("172.5")
     enter(page, "Rolled to, across", "95")
     expect(page.get_by_role("region", name="Findings")).to_contain_text("the pan gives 290 mm")
 
@@ -57,8 +57,8 @@ def test_domes_are_set_on_a_tart_and_taken_off(page: Page, demo: str) -> None:
     with_it = page.get_by_role("region", name="Other desserts with it")
     enter(page, "How many", "2", within=with_it)
     expect(takes).to_contain_text("2 on each")
-    # 1 090 g and two domes of 149.4 g.
-    expect(takes).to_contain_text("Finished weightone1\u202f389")
+    # 1 090 g and two domes of 149.8 g.
+    expect(takes).to_contain_text("Finished weightone1\u202f390")
     expect(page.get_by_role("list", name="Building, stage by stage")).to_contain_text(
         "Set on Foghorn domes"
     )

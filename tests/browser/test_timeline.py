@@ -16,6 +16,7 @@ from playwright.sync_api import Locator, Page, expect
 from fernbell.server.planning.models import Order, Timeline
 from fernbell.server.rows.clock import now
 from ops.install import PYTHON
+from ops.pace import patience_s
 from ops.say import ROOT
 from tests.browser.conftest import come_in
 
@@ -31,7 +32,8 @@ def worker() -> Iterator[subprocess.Popen[bytes]]:
         "FERNBELL_DB_PORT": str(known["PORT"]),
         "FERNBELL_DB_PASSWORD": str(known["PASSWORD"]),
         "PYTHONPATH": str(ROOT),
-        "FERNBELL_PLAN_SECONDS": "3",
+        "FERNBELL_PLAN_SECONDS": str(round(patience_s(60))),
+        "FERNBELL_PLAN_EFFORT": "0.05",
     }
     process = subprocess.Popen(
         [str(PYTHON), "-m", "fernbell.server.worker"],
@@ -164,7 +166,7 @@ def test_two_workers_share_what_there_is_to_do(page: Page, demo: str, night: Pag
     )
     with worker(), worker():
         busy: set[int] = set()
-        until = time.monotonic() + 120
+        until = time.monotonic() + patience_s(120)
         while Timeline.objects.exclude(state="done").exists():
             assert time.monotonic() < until
             with connection.cursor() as cursor:
@@ -178,7 +180,7 @@ def test_what_a_killed_worker_had_begun_is_taken_up_again(night: Page) -> None:
     page = night
     with worker() as first:
         page.get_by_role("button", name="Plan it").click()
-        until = time.monotonic() + 120
+        until = time.monotonic() + patience_s(120)
         while not Timeline.objects.filter(state="running").exists():
             assert time.monotonic() < until
             time.sleep(0.02)

@@ -6,7 +6,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from fernbell.server.formulas.models import Formula, FormulaLine
-from tests.browser.conftest import come_in, open_formula
+from tests.browser.conftest import PATIENCE_MS, come_in, open_formula
 from tests.browser.test_formulas import grams, write
 
 BLIND = (
@@ -62,9 +62,9 @@ def test_ten_lines_typed_blind_at_full_speed_arrive_all_and_none_mistaken(
     for text, _, _ in BLIND:
         page.keyboard.type(text, delay=25)
         page.keyboard.press("Enter")
-    expect(page.get_by_label(re.compile("^Grams of"))).to_have_count(10, timeout=60_000)
-    expect(page.get_by_text(re.compile(r"saved \d\d:\d\d"))).to_be_visible(timeout=30_000)
-    expect(page.get_by_text("saving …")).to_be_hidden(timeout=30_000)
+    expect(page.get_by_label(re.compile("^Grams of"))).to_have_count(10, timeout=2 * PATIENCE_MS)
+    expect(page.get_by_text(re.compile(r"saved \d\d:\d\d"))).to_be_visible()
+    expect(page.get_by_text("saving …")).to_be_hidden()
     page.wait_for_load_state("networkidle")
     kept = [(name, mass) for name, mass, _ in lines_of("Blind batter")]
     assert kept == [(name, pytest.approx(mass, abs=0.01)) for _, name, mass in BLIND]

@@ -62,36 +62,78 @@ def parts(draw: st.DrawFn, mold: Mold, formulas: st.SearchStrategy[str]) -> tupl
     heights = st.floats(0.5, mold.height_mm)
     drawn: list[Part] = []
     for i in range(draw(st.integers(0, 2))):
-        drawn.append(Base(f"base{i}", draw(formulas), draw(heights), draw(across)))
+        drawn.append(
+            Base(
+                key=f"base{i}",
+                formula=draw(formulas),
+                height_mm=draw(heights),
+                across_mm=draw(across),
+            )
+        )
     for i in range(draw(st.integers(0, 2))):
         layers = tuple(
-            Layer(f"layer{i}{n}", draw(formulas), draw(heights))
+            Layer(key=f"layer{i}{n}", formula=draw(formulas), height_mm=draw(heights))
             for n in range(draw(st.integers(1, 3)))
         )
         lift = draw(st.floats(0, mold.height_mm))
         abreast = draw(st.sampled_from([1, 1, 3]))
-        drawn.append(Insert(f"heart{i}", layers, draw(across), lift, 0.0, abreast))
+        drawn.append(
+            Insert(
+                key=f"heart{i}",
+                layers=layers,
+                across_mm=draw(across),
+                lift_mm=lift,
+                offset_mm=0.0,
+                abreast=abreast,
+            )
+        )
     drawn.extend(draw(rolled(formulas)))
     drawn.extend(draw(on_top(formulas)))
     if draw(st.booleans()):
-        drawn.append(Lining("lining", draw(formulas), draw(st.floats(0.5, 2))))
+        drawn.append(
+            Lining(key="lining", formula=draw(formulas), thickness_mm=draw(st.floats(0.5, 2)))
+        )
     for i in range(draw(st.integers(0, 2))):
-        drawn.append(Tier(f"tier{i}", draw(formulas), draw(heights)))
+        drawn.append(Tier(key=f"tier{i}", formula=draw(formulas), height_mm=draw(heights)))
     if draw(st.booleans()):
         level = draw(st.none() | st.floats(1, mold.height_mm + 20))
-        drawn.append(Fill("fill", draw(formulas), level))
+        drawn.append(Fill(key="fill", formula=draw(formulas), level_mm=level))
     if draw(st.booleans()):
         film, runoff, least = (
             draw(st.floats(0.5, 5)),
             draw(st.floats(0, 60)),
             draw(st.floats(0, 2e3)),
         )
-        drawn.append(Coat("coat", draw(formulas), film, runoff, least, draw(st.booleans())))
+        drawn.append(
+            Coat(
+                key="coat",
+                formula=draw(formulas),
+                thickness_mm=film,
+                runoff_percent=runoff,
+                least_pour_g=least,
+                top_only=draw(st.booleans()),
+            )
+        )
     if draw(st.booleans()):
-        drawn.append(Band("band", draw(formulas), draw(heights), draw(st.floats(0.5, 8)), 10))
+        drawn.append(
+            Band(
+                key="band",
+                formula=draw(formulas),
+                height_mm=draw(heights),
+                thickness_mm=draw(st.floats(0.5, 8)),
+                overlap_mm=10,
+            )
+        )
     if draw(st.booleans()):
         pieces = draw(st.sampled_from([0.5, 1, 2.5]))
-        drawn.append(Garnish("garnish", draw(formulas), draw(st.floats(0.5, 20)), pieces))
+        drawn.append(
+            Garnish(
+                key="garnish",
+                formula=draw(formulas),
+                piece_g=draw(st.floats(0.5, 20)),
+                pieces_per_portion=pieces,
+            )
+        )
     return tuple(draw(st.permutations(drawn)))
 
 
@@ -100,21 +142,67 @@ def on_top(draw: st.DrawFn, formulas: st.SearchStrategy[str]) -> list[Part]:
     """Now and then what is piped, dripped, cut, strewn or poured at the end."""
     yet: list[Part] = []
     if draw(st.integers(0, 4)) == 0:
-        sizes = draw(st.floats(10, 60)), draw(st.floats(2, 40)), draw(st.none() | st.floats(10, 80))
-        yet.append(Piped("piped", draw(formulas), *sizes, draw(st.booleans()), draw(st.booleans())))
+        yet.append(
+            Piped(
+                key="piped",
+                across_mm=draw(st.floats(10, 60)),
+                height_mm=draw(st.floats(2, 40)),
+                every_mm=draw(st.none() | st.floats(10, 80)),
+                formula=draw(formulas),
+                over_all=draw(st.booleans()),
+                torched=draw(st.booleans()),
+            )
+        )
     if draw(st.integers(0, 4)) == 0:
-        yet.append(Drip("drip", draw(formulas), draw(st.floats(5, 90)), draw(st.floats(10, 90))))
+        yet.append(
+            Drip(
+                key="drip",
+                formula=draw(formulas),
+                runs_mm=draw(st.floats(5, 90)),
+                every_mm=draw(st.floats(10, 90)),
+            )
+        )
     if draw(st.integers(0, 4)) == 0:
-        sizes = draw(st.floats(2, 120)), draw(st.floats(1, 120)), draw(st.floats(0.5, 4))
-        how = draw(st.booleans()), draw(st.booleans())
-        pieces = draw(st.integers(1, 30))
-        yet.append(Leaf("leaf", draw(formulas), pieces, *sizes, draw(st.floats(0, 40)), *how))
+        yet.append(
+            Leaf(
+                key="leaf",
+                long_mm=draw(st.floats(2, 120)),
+                wide_mm=draw(st.floats(1, 120)),
+                thickness_mm=draw(st.floats(0.5, 4)),
+                square=draw(st.booleans()),
+                standing=draw(st.booleans()),
+                pieces=draw(st.integers(1, 30)),
+                formula=draw(formulas),
+                spare_percent=draw(st.floats(0, 40)),
+            )
+        )
     if draw(st.integers(0, 4)) == 0:
-        yet.append(Foot("foot", draw(formulas), draw(st.floats(1, 20)), draw(st.floats(10, 500))))
+        yet.append(
+            Foot(
+                key="foot",
+                formula=draw(formulas),
+                height_mm=draw(st.floats(1, 20)),
+                across_mm=draw(st.floats(10, 500)),
+            )
+        )
     if draw(st.integers(0, 4)) == 0:
-        yet.append(Strewn("crust", draw(formulas), draw(st.floats(1, 40)), draw(st.booleans())))
+        yet.append(
+            Strewn(
+                key="crust",
+                formula=draw(formulas),
+                on_100_cm2_g=draw(st.floats(1, 40)),
+                torched=draw(st.booleans()),
+            )
+        )
     if draw(st.integers(0, 4)) == 0:
-        yet.append(Sauce("sauce", draw(formulas), draw(st.floats(1, 90)), draw(st.booleans())))
+        yet.append(
+            Sauce(
+                key="sauce",
+                formula=draw(formulas),
+                portion_g=draw(st.floats(1, 90)),
+                hot=draw(st.booleans()),
+            )
+        )
     return yet
 
 
@@ -124,19 +212,33 @@ def rolled(draw: st.DrawFn, formulas: st.SearchStrategy[str]) -> list[Part]:
     yet: list[Part] = []
     if draw(st.integers(0, 4)) == 0:
         spread = tuple(
-            Layer(f"spread{n}", draw(formulas), draw(st.floats(0.5, 12)))
+            Layer(key=f"spread{n}", formula=draw(formulas), height_mm=draw(st.floats(0.5, 12)))
             for n in range(draw(st.integers(1, 3)))
         )
-        yet.append(Roll("roll", spread, draw(st.floats(0, 20)), draw(st.booleans())))
+        yet.append(
+            Roll(
+                key="roll",
+                layers=spread,
+                trim_mm=draw(st.floats(0, 20)),
+                narrow=draw(st.booleans()),
+            )
+        )
     if draw(st.integers(0, 4)) == 0:
-        yet.append(Core("core", draw(formulas), draw(st.floats(2, 40))))
+        yet.append(Core(key="core", formula=draw(formulas), across_mm=draw(st.floats(2, 40))))
     if draw(st.integers(0, 4)) == 0:
-        yet.append(PuffShell("puff", draw(formulas), draw(st.floats(1, 2))))
+        yet.append(PuffShell(key="puff", formula=draw(formulas), wall_mm=draw(st.floats(1, 2))))
     if draw(st.integers(0, 4)) == 0:
-        disc = draw(st.floats(10, 120)), draw(st.floats(0.5, 5)), draw(st.floats(0, 20))
-        yet.append(Disc("disc", draw(formulas), *disc))
+        yet.append(
+            Disc(
+                key="disc",
+                across_mm=draw(st.floats(10, 120)),
+                thickness_mm=draw(st.floats(0.5, 5)),
+                spare_percent=draw(st.floats(0, 20)),
+                formula=draw(formulas),
+            )
+        )
     if draw(st.integers(0, 4)) == 0:
-        yet.append(Soak("soak", draw(formulas), draw(st.floats(0.5, 20))))
+        yet.append(Soak(key="soak", formula=draw(formulas), on_100_cm2_g=draw(st.floats(0.5, 20))))
     return yet
 
 

@@ -36,12 +36,18 @@ BOOK = Book(
 def entremet(**change: object) -> Dessert:
     """A whole entremet in an 18 cm ring; its parts can be exchanged by key."""
     parts = {
-        "glaze": Coat("glaze", "glaze", thickness_mm=2, runoff_percent=25),
-        "mousse": Fill("mousse", "mousse"),
+        "glaze": Coat(key="glaze", formula="glaze", thickness_mm=2, runoff_percent=25),
+        "mousse": Fill(key="mousse", formula="mousse"),
         "heart": Insert(
-            "heart", (Layer("jelly", "jelly", 5), Layer("crumb", "sponge", 6)), 150, lift_mm=14
+            key="heart",
+            layers=(
+                Layer(key="jelly", formula="jelly", height_mm=5),
+                Layer(key="crumb", formula="sponge", height_mm=6),
+            ),
+            across_mm=150,
+            lift_mm=14,
         ),
-        "base": Base("base", "sponge", 10, 170),
+        "base": Base(key="base", formula="sponge", height_mm=10, across_mm=170),
     }
     parts.update(change)
     kept = tuple(part for part in parts.values() if part is not None)

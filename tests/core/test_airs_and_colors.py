@@ -72,7 +72,7 @@ def test_the_remedy_mends_it_and_the_dessert_says_so_too() -> None:
     mended = replace(mousse, measured_density_g_ml=air.mend.measured_density_g_ml)
     after = characterize(Book(INGREDIENTS, (mended,)), "m", "mousse").judged
     assert not [one for one in after if one.finding.code == "air-unknown"]
-    dessert = Dessert("D", Ring(180, 45), (Fill("fill", "m"),), Wedges(8))
+    dessert = Dessert("D", Ring(180, 45), (Fill(key="fill", formula="m"),), Wedges(8))
     for formula, codes in ((mousse, {"air-unknown"}), (mended, set())):
         solved, _ = solve(dessert, Book(INGREDIENTS, (formula,)))
         assert {finding.code for finding in solved.findings} & {"air-unknown"} == codes
@@ -86,8 +86,10 @@ def test_a_formula_whose_kind_does_not_fit_the_job_is_said_so() -> None:
         solved, _ = solve(Dessert("D", Ring(180, 45), (part,), Wedges(8)), book)
         return [finding.message for finding in solved.findings if finding.code == "kind-job"]
 
-    assert found(Base("b", "g", 10, 160)) == ["Shine is a glaze; here it is to be a base."]
-    assert found(Coat("c", "g", 2, 25)) == []
+    assert found(Base(key="b", formula="g", height_mm=10, across_mm=160)) == [
+        "Shine is a glaze; here it is to be a base."
+    ]
+    assert found(Coat(key="c", formula="g", thickness_mm=2, runoff_percent=25)) == []
 
 
 def test_every_kind_fits_what_it_usually_does() -> None:

@@ -29,7 +29,10 @@ CREAM = completed(MakeUp(water=60, milk_fat=38, salt=2))
 DESSERT = Dessert(
     "D",
     Ring(160, 40),
-    (Fill("fill", "plain"), Base("base", "sweet", height_mm=10, across_mm=160)),
+    (
+        Fill(key="fill", formula="plain"),
+        Base(key="base", formula="sweet", height_mm=10, across_mm=160),
+    ),
     Wedges(8),
 )
 

@@ -104,9 +104,21 @@ def test_a_heart_is_set_only_on_what_carries_it() -> None:
     two = replace(
         REEDBED,
         parts=(
-            Fill("mousse", "barley-mousse"),
-            Insert("low", (Layer("l", "quince-set", 5),), 160, 6, name="Low"),
-            Insert("high", (Layer("h", "malt-cremeux", 5),), 160, 25, name="High"),
+            Fill(key="mousse", formula="barley-mousse"),
+            Insert(
+                key="low",
+                layers=(Layer(key="l", formula="quince-set", height_mm=5),),
+                across_mm=160,
+                lift_mm=6,
+                name="Low",
+            ),
+            Insert(
+                key="high",
+                layers=(Layer(key="h", formula="malt-cremeux", height_mm=5),),
+                across_mm=160,
+                lift_mm=25,
+                name="High",
+            ),
         ),
     )
     assert [stage.title for stage in stages(two) if stage.code in ("pour", "set")] == [
@@ -138,7 +150,12 @@ def test_what_was_frozen_thaws_before_it_is_served_and_small_ones_sooner() -> No
     assert whole.kind == WaitKind.THAW
     thaw = next(stage.wait for stage in small if stage.wait and stage.wait.kind == WaitKind.THAW)
     assert thaw.most_min < whole.least_min
-    bare = Dessert("Bare", Ring(180, 45), (Base("b", "sponge", 10, 150),), Wedges(8))
+    bare = Dessert(
+        "Bare",
+        Ring(180, 45),
+        (Base(key="b", formula="sponge", height_mm=10, across_mm=150),),
+        Wedges(8),
+    )
     assert all(stage.wait is None for stage in stages(bare, BOOK))
 
 
@@ -193,7 +210,13 @@ def test_waits_that_cannot_be_are_refused(least: float, most: float | None, fiel
 
 
 def heart(offset: float, across: float = 150) -> Insert:
-    return Insert("heart", (Layer("jelly", "jelly", 11),), across, 14, offset)
+    return Insert(
+        key="heart",
+        layers=(Layer(key="jelly", formula="jelly", height_mm=11),),
+        across_mm=across,
+        lift_mm=14,
+        offset_mm=offset,
+    )
 
 
 def test_a_heart_off_center_is_nearer_to_one_wall_by_as_much() -> None:
@@ -241,8 +264,16 @@ def test_the_cut_is_told_in_sentences() -> None:
 
 
 STACK = (
-    Insert("heart", (Layer("a", "jelly", 5), Layer("b", "sponge", 6)), 140, 14),
-    Base("base", "sponge", 10, 164),
+    Insert(
+        key="heart",
+        layers=(
+            Layer(key="a", formula="jelly", height_mm=5),
+            Layer(key="b", formula="sponge", height_mm=6),
+        ),
+        across_mm=140,
+        lift_mm=14,
+    ),
+    Base(key="base", formula="sponge", height_mm=10, across_mm=164),
 )
 
 
@@ -252,20 +283,25 @@ def test_a_stack_keeps_its_gaps_and_stands_on_what_is_there() -> None:
     assert (insert.across_mm, base.across_mm, insert.lift_mm) == (120, 144, 14)
     assert (insert.key, base.key) == ("k1", "k2")
     assert [layer.key for layer in insert.layers] == ["k1-1", "k1-2"]
-    based = replace(empty, parts=(Base("own", "sponge", 8, 150),))
+    based = replace(empty, parts=(Base(key="own", formula="sponge", height_mm=8, across_mm=150),))
     insert, _ = place_stack(based, STACK, Ring(180, 45), ("k1", "k2"))
     assert insert.lift_mm == 22  # its own base goes on the one of 8 mm
 
 
 def test_a_stack_of_a_heart_alone_clears_the_base_there_is() -> None:
-    based = Dessert("Based", Ring(160, 45), (Base("own", "sponge", 20, 150),), Wedges(8))
+    based = Dessert(
+        "Based",
+        Ring(160, 45),
+        (Base(key="own", formula="sponge", height_mm=20, across_mm=150),),
+        Wedges(8),
+    )
     (insert,) = place_stack(based, STACK[:1], Ring(180, 45), ("k",))
     assert insert.lift_mm >= 20
 
 
 def test_a_second_fill_does_not_come_in_with_a_stack() -> None:
     with pytest.raises(CoreError, match="already fills the rest"):
-        place_stack(entremet(), (Fill("other", "mousse"),), Ring(180, 45), ("k",))
+        place_stack(entremet(), (Fill(key="other", formula="mousse"),), Ring(180, 45), ("k",))
 
 
 def test_waits_of_two_layers_take_the_longer() -> None:
@@ -285,7 +321,17 @@ def test_waits_of_two_layers_take_the_longer() -> None:
     dessert = Dessert(
         "Two",
         Ring(180, 45),
-        (Insert("i", (Layer("a", "long", 5), Layer("b", "short", 5)), 140, 10),),
+        (
+            Insert(
+                key="i",
+                layers=(
+                    Layer(key="a", formula="long", height_mm=5),
+                    Layer(key="b", formula="short", height_mm=5),
+                ),
+                across_mm=140,
+                lift_mm=10,
+            ),
+        ),
         Wedges(8),
     )
     (frozen, *_) = stages(dessert, book)

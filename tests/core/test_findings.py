@@ -30,7 +30,12 @@ def findings(dessert: Dessert, book: Book = BOOK, count: int = 4) -> dict[str, F
 
 
 def heart(across: float = 150, lift: float = 14, height: float = 11) -> Insert:
-    return Insert("heart", (Layer("jelly", "jelly", height),), across, lift)
+    return Insert(
+        key="heart",
+        layers=(Layer(key="jelly", formula="jelly", height_mm=height),),
+        across_mm=across,
+        lift_mm=lift,
+    )
 
 
 def test_a_sound_dessert_has_none() -> None:
@@ -44,35 +49,53 @@ def test_the_demo_dessert_has_none() -> None:
 @pytest.mark.parametrize(
     ("dessert", "code", "severity", "part"),
     [
-        (entremet(base=Base("base", "sponge", 10, 184)), "part-outside", Severity.WRONG, "base"),
+        (
+            entremet(base=Base(key="base", formula="sponge", height_mm=10, across_mm=184)),
+            "part-outside",
+            Severity.WRONG,
+            "base",
+        ),
         (entremet(heart=heart(across=190)), "part-outside", Severity.WRONG, "heart"),
         (entremet(heart=heart(across=170)), "insert-near-wall", Severity.CAUTION, "heart"),
         (entremet(heart=heart(lift=8)), "insert-in-base", Severity.WRONG, "heart"),
         (entremet(heart=heart(lift=11)), "insert-near-base", Severity.NOTE, "heart"),
         (entremet(heart=heart(lift=33)), "insert-near-top", Severity.CAUTION, "heart"),
         (entremet(heart=heart(lift=40)), "above-rim", Severity.WRONG, "heart"),
-        (entremet(base=Base("base", "sponge", 50, 170)), "above-rim", Severity.WRONG, "base"),
+        (
+            entremet(base=Base(key="base", formula="sponge", height_mm=50, across_mm=170)),
+            "above-rim",
+            Severity.WRONG,
+            "base",
+        ),
         (entremet(mousse=None), "nothing-around", Severity.WRONG, "heart"),
         (
-            entremet(base=Base("base", "sponge", 44, 179)),
+            entremet(base=Base(key="base", formula="sponge", height_mm=44, across_mm=179)),
             "negative-rest",
             Severity.WRONG,
             "mousse",
         ),
         (
-            entremet(mousse=Fill("mousse", "mousse", level_mm=9), heart=None),
+            entremet(mousse=Fill(key="mousse", formula="mousse", level_mm=9), heart=None),
             "fill-below-base",
             Severity.WRONG,
             "mousse",
         ),
         (
-            entremet(glaze=Coat("glaze", "glaze", 2, 25, least_pour_g=2000)),
+            entremet(
+                glaze=Coat(
+                    key="glaze",
+                    formula="glaze",
+                    thickness_mm=2,
+                    runoff_percent=25,
+                    least_pour_g=2000,
+                )
+            ),
             "short-pour",
             Severity.NOTE,
             "glaze",
         ),
         (
-            entremet(band=Band("band", "sponge", height_mm=50, thickness_mm=2)),
+            entremet(band=Band(key="band", formula="sponge", height_mm=50, thickness_mm=2)),
             "above-rim",
             Severity.CAUTION,
             "band",
@@ -96,7 +119,7 @@ def test_geometry_is_judged(
 
 def test_a_base_fallen_short_of_the_fill_leaves_only_what_is_left() -> None:
     assert "negative-rest" not in findings(
-        entremet(base=Base("base", "sponge", 40, 170), heart=None)
+        entremet(base=Base(key="base", formula="sponge", height_mm=40, across_mm=170), heart=None)
     )
 
 
@@ -108,9 +131,14 @@ def test_following_the_remedy_of_an_insert_too_near_the_wall_clears_it() -> None
 
 def test_individual_rings_ask_for_less_clearance() -> None:
     parts = (
-        Fill("mousse", "mousse"),
-        Insert("heart", (Layer("l", "jelly", 10),), 68, 10),
-        Base("base", "sponge", 6, 74),
+        Fill(key="mousse", formula="mousse"),
+        Insert(
+            key="heart",
+            layers=(Layer(key="l", formula="jelly", height_mm=10),),
+            across_mm=68,
+            lift_mm=10,
+        ),
+        Base(key="base", formula="sponge", height_mm=6, across_mm=74),
     )
     found = findings(Dessert("Small", Ring(80, 45), parts, Wedges(1)))
     assert "insert-near-wall" not in found or found["insert-near-wall"].remedy.endswith("70 mm.")
@@ -128,7 +156,7 @@ def test_portions_too_heavy_or_too_light(wedges: int, code: str) -> None:
 
 
 def test_a_formula_without_density_is_named_and_its_grams_stay_unknown() -> None:
-    dessert = entremet(base=Base("base", "riddle", 10, 170))
+    dessert = entremet(base=Base(key="base", formula="riddle", height_mm=10, across_mm=170))
     found = findings(dessert)["no-density"]
     assert found.part == "base"
     assert "Mystery powder" in found.why
@@ -148,21 +176,28 @@ def test_a_line_of_nothing_and_a_formula_without_lines() -> None:
 
 
 def test_rounding_that_moves_a_batch_or_swallows_a_line() -> None:
-    tiny = Base("base", "sponge", 1, 30)
+    tiny = Base(key="base", formula="sponge", height_mm=1, across_mm=30)
     dessert = Dessert("Tiny", Ring(60, 45), (tiny,), Wedges(1))
     # 0.28 g of sponge weighed on a 1 g scale rounds to nothing.
     assert findings(dessert, count=1)["zero-line"].formula == "sponge"
     # 2.83 g become 3 g; a hundred of them 283 g.
-    small = Dessert("Small", Ring(60, 45), (Base("base", "sponge", 10, 30),), Wedges(1))
+    small = Dessert(
+        "Small",
+        Ring(60, 45),
+        (Base(key="base", formula="sponge", height_mm=10, across_mm=30),),
+        Wedges(1),
+    )
     assert "drift" in findings(small, count=1)
     assert "drift" not in findings(small, count=100)
 
 
 def test_the_worst_comes_first() -> None:
     dessert = entremet(
-        base=Base("base", "sponge", 10, 184),
+        base=Base(key="base", formula="sponge", height_mm=10, across_mm=184),
         heart=heart(across=170),
-        glaze=Coat("glaze", "glaze", 2, 0, 9000),
+        glaze=Coat(
+            key="glaze", formula="glaze", thickness_mm=2, runoff_percent=0, least_pour_g=9000
+        ),
     )
     solved, _ = solve(dessert, BOOK, 4)
     order = [finding.severity for finding in solved.findings]
@@ -170,14 +205,14 @@ def test_the_worst_comes_first() -> None:
 
 
 def test_a_fill_above_the_rim_is_said_and_goes_at_the_rim() -> None:
-    over = findings(entremet(mousse=Fill("mousse", "mousse", level_mm=50)))["above-rim"]
+    over = findings(entremet(mousse=Fill(key="mousse", formula="mousse", level_mm=50)))["above-rim"]
     assert (over.severity, over.part) == (Severity.WRONG, "mousse")
     assert "5 mm above the rim" in over.message
-    assert findings(entremet(mousse=Fill("mousse", "mousse", level_mm=45))) == {}
+    assert findings(entremet(mousse=Fill(key="mousse", formula="mousse", level_mm=45))) == {}
 
 
 def test_a_garnish_is_counted_and_needs_no_density() -> None:
-    nut = Garnish("nut", "riddle", piece_g=2)
+    nut = Garnish(key="nut", formula="riddle", piece_g=2)
     solved, _ = solve(entremet(nut=nut), BOOK, 4)
     assert [finding.code for finding in solved.findings] == []
     assert next(part for part in solved.parts if part.part == "nut").make.value == 80
@@ -185,8 +220,13 @@ def test_a_garnish_is_counted_and_needs_no_density() -> None:
 
 def test_a_formula_without_density_in_two_parts_is_said_once() -> None:
     dessert = entremet(
-        base=Base("base", "riddle", 10, 170),
-        heart=Insert("heart", (Layer("l", "riddle", 9),), 150, 14),
+        base=Base(key="base", formula="riddle", height_mm=10, across_mm=170),
+        heart=Insert(
+            key="heart",
+            layers=(Layer(key="l", formula="riddle", height_mm=9),),
+            across_mm=150,
+            lift_mm=14,
+        ),
     )
     solved, _ = solve(dessert, BOOK)
     assert [finding.code for finding in solved.findings].count("no-density") == 1
@@ -222,11 +262,21 @@ def test_the_drawing_and_the_findings_agree_on_what_is_short(
 
 def test_two_inserts_are_judged_against_each_other() -> None:
     lower = heart(lift=13, height=8)
-    upper = Insert("upper", (Layer("u", "jelly", 8),), 150, 18)
+    upper = Insert(
+        key="upper",
+        layers=(Layer(key="u", formula="jelly", height_mm=8),),
+        across_mm=150,
+        lift_mm=18,
+    )
     found = findings(entremet(heart=lower, upper=upper))
     assert found["insert-in-base"].part == "upper"
     assert "3 mm inside Jelly" in found["insert-in-base"].message
-    apart = Insert("upper", (Layer("u", "jelly", 8),), 150, 25)
+    apart = Insert(
+        key="upper",
+        layers=(Layer(key="u", formula="jelly", height_mm=8),),
+        across_mm=150,
+        lift_mm=25,
+    )
     assert findings(entremet(heart=lower, upper=apart)) == {}
     fill = next(
         part

@@ -56,7 +56,7 @@ def named(solid: Solid) -> str:
 
 
 RING, LOG = Ring(180, 45), Gutter(250, 80, 40)
-FILL = Fill("fill", "mousse")
+FILL = Fill(key="fill", formula="mousse")
 
 
 def solved(mold: Solid, *parts: Part, count: int = 1) -> Solved:
@@ -76,7 +76,7 @@ def density(key: str) -> float:
 
 def test_a_border_is_as_many_half_ellipsoids_as_have_room() -> None:
     # By hand: centers on a circle of 155 mm; 19 of 25 mm, 25.6 mm apart along it.
-    border = taken(RING, Piped("p", "mousse", 25, 20), FILL)
+    border = taken(RING, Piped(key="p", formula="mousse", across_mm=25, height_mm=20), FILL)
     assert border.measure.value == 19
     assert border.volume is not None
     assert border.volume.value == pytest.approx(19 * math.pi / 6 * 25**2 * 20 / 1000)
@@ -91,7 +91,7 @@ def test_mounds_never_overlap_and_stay_on_the_top(
     dessert = Dessert(
         "One",
         solid,
-        (Piped("p", "mousse", across, 10, over_all=over_all), FILL),
+        (Piped(key="p", formula="mousse", across_mm=across, height_mm=10, over_all=over_all), FILL),
         ByCount(1),
         usual_build(solid),
     )
@@ -113,12 +113,21 @@ def test_mounds_never_overlap_and_stay_on_the_top(
 
 
 def test_what_is_wider_than_the_top_is_said() -> None:
-    codes = {one.code for one in solved(Ring(60, 40), Piped("p", "mousse", 70, 20), FILL).findings}
+    codes = {
+        one.code
+        for one in solved(
+            Ring(60, 40), Piped(key="p", formula="mousse", across_mm=70, height_mm=20), FILL
+        ).findings
+    }
     assert "piped-too-wide" in codes
 
 
 @pytest.mark.parametrize(
-    "part", [Piped("p", "mousse", 25, 20, torched=True), Strewn("p", "syrup", 9, True)]
+    "part",
+    [
+        Piped(key="p", formula="mousse", across_mm=25, height_mm=20, torched=True),
+        Strewn(key="p", formula="syrup", on_100_cm2_g=9, torched=True),
+    ],
 )
 def test_the_torch_is_a_step_of_its_own_with_its_caution(part: Part) -> None:
     stages = solved(RING, part, FILL).stages
@@ -134,26 +143,37 @@ def test_drips_weigh_what_the_drips_of_a_ganache_do(
     across: float, runs: float, every: float
 ) -> None:
     told = drips(across, runs, density("glaze"), every)
-    on_it = taken(Ring(across, 60), Drip("d", "glaze", runs, every), FILL)
+    on_it = taken(
+        Ring(across, 60), Drip(key="d", formula="glaze", runs_mm=runs, every_mm=every), FILL
+    )
     assert on_it.measure.value == told.count.value
     assert on_it.mass is not None
     assert on_it.mass.value == pytest.approx(told.all.value)
 
 
 def test_a_drip_longer_than_the_side_reaches_the_board_and_it_is_said() -> None:
-    codes = {one.code for one in solved(RING, Drip("d", "glaze", 60, 25), FILL).findings}
+    codes = {
+        one.code
+        for one in solved(
+            RING, Drip(key="d", formula="glaze", runs_mm=60, every_mm=25), FILL
+        ).findings
+    }
     assert "drip-to-board" in codes
 
 
 def test_as_wide_as_long_they_are_discs() -> None:
-    petals = taken(RING, Leaf("l", "jelly", 12, 60, 60, 1.5), FILL)
+    petals = taken(
+        RING,
+        Leaf(key="l", formula="jelly", pieces=12, long_mm=60, wide_mm=60, thickness_mm=1.5),
+        FILL,
+    )
     assert petals.measure.value == pytest.approx(12 * math.pi / 4 * 6**2)
 
 
 @pytest.mark.parametrize(("long_", "wide"), [(60, 30), (120, 10), (45, 44), (30, 60)])
 def test_a_petal_is_two_arcs_that_meet_in_its_tips(long_: float, wide: float) -> None:
     # Against the outline itself, measured by another library.
-    part = Leaf("l", "jelly", 1, long_, wide, 1.5)
+    part = Leaf(key="l", formula="jelly", pieces=1, long_mm=long_, wide_mm=wide, thickness_mm=1.5)
     (leaves,) = lay_out(Dessert("One", RING, (part, FILL), ByCount(1))).of("l")
     outline = Polygon(leaves.template())  # type: ignore[attr-defined]
     assert taken(RING, part, FILL).measure.value == pytest.approx(outline.area / 100, rel=0.01)
@@ -164,7 +184,9 @@ def test_a_petal_is_two_arcs_that_meet_in_its_tips(long_: float, wide: float) ->
 
 
 def test_what_stays_between_cavities_is_made_and_not_eaten() -> None:
-    plain, waste = (solved(RING, Fill("f", "mousse", waste_percent=lost)) for lost in (0, 4))
+    plain, waste = (
+        solved(RING, Fill(key="f", formula="mousse", waste_percent=lost)) for lost in (0, 4)
+    )
     made, more = plain.parts[0].make, waste.parts[0].make
     assert made is not None
     assert more is not None
@@ -176,8 +198,24 @@ def test_what_stays_between_cavities_is_made_and_not_eaten() -> None:
 
 
 def test_the_spare_that_breaks_is_made_and_the_template_is_drawn() -> None:
-    plain = solved(RING, Leaf("l", "jelly", 5, 60, 30, 1.5), FILL)
-    spare = solved(RING, Leaf("l", "jelly", 5, 60, 30, 1.5, 20), FILL)
+    plain = solved(
+        RING,
+        Leaf(key="l", formula="jelly", pieces=5, long_mm=60, wide_mm=30, thickness_mm=1.5),
+        FILL,
+    )
+    spare = solved(
+        RING,
+        Leaf(
+            key="l",
+            formula="jelly",
+            pieces=5,
+            long_mm=60,
+            wide_mm=30,
+            thickness_mm=1.5,
+            spare_percent=20,
+        ),
+        FILL,
+    )
     assert plain.parts[0].make is not None
     assert spare.parts[0].make is not None
     assert spare.parts[0].make.value == pytest.approx(1.2 * plain.parts[0].make.value)
@@ -193,19 +231,24 @@ def test_the_spare_that_breaks_is_made_and_the_template_is_drawn() -> None:
     "mold", [RING, Frame(200, 100, 40), Turned((WallPoint(0, 60), WallPoint(40, 80)))]
 )
 def test_what_is_strewn_goes_by_the_area_of_the_top(mold: Solid) -> None:
-    crust = taken(mold, Strewn("s", "syrup", 12), FILL)
+    crust = taken(mold, Strewn(key="s", formula="syrup", on_100_cm2_g=12), FILL)
     assert crust.mass is not None
     assert crust.mass.value == pytest.approx(12 * mold.area_at(mold.height_mm) / 1e4)
 
 
 def test_on_a_point_nothing_can_be_strewn() -> None:
-    codes = {one.code for one in solved(DOME, Strewn("s", "syrup", 12), FILL).findings}
+    codes = {
+        one.code
+        for one in solved(DOME, Strewn(key="s", formula="syrup", on_100_cm2_g=12), FILL).findings
+    }
     assert "nothing-to-strew-on" in codes
 
 
 @pytest.mark.parametrize("count", [1, 6, 11])
 def test_a_sauce_is_on_every_portion(count: int) -> None:
-    dessert = Dessert("One", RING, (Sauce("s", "syrup", 30, hot=True), FILL), ByCount(count))
+    dessert = Dessert(
+        "One", RING, (Sauce(key="s", formula="syrup", portion_g=30, hot=True), FILL), ByCount(count)
+    )
     found, _ = solve(dessert, BOOK)
     assert found.parts[0].mass is not None
     assert found.parts[0].mass.value == 30 * count
@@ -215,7 +258,9 @@ def test_a_sauce_is_on_every_portion(count: int) -> None:
 @EVERY
 def test_dipped_also_the_underside_is_covered(solid: Solid) -> None:
     def surface(**how: bool) -> float:
-        return taken(solid, Coat("c", "glaze", 1.0, **how), FILL).measure.value  # type: ignore[arg-type]
+        return taken(
+            solid, Coat(key="c", formula="glaze", thickness_mm=1.0, **how), FILL
+        ).measure.value  # type: ignore[arg-type]
 
     stands = turned_over(solid) if solid.stands_on_rim else solid
     under = stands.area_at(0.0) / 100
@@ -224,12 +269,17 @@ def test_dipped_also_the_underside_is_covered(solid: Solid) -> None:
 
 def test_dipped_and_on_the_top_only_is_refused() -> None:
     with pytest.raises(CoreError, match="dipped"):
-        Coat("c", "glaze", 1.0, top_only=True, dipped=True)
+        Coat(key="c", formula="glaze", thickness_mm=1.0, top_only=True, dipped=True)
 
 
 def test_a_foot_raises_the_dessert_and_stands_out() -> None:
-    without = solved(RING, FILL, Base("b", "sponge", 8, 170))
-    with_ = solved(RING, FILL, Base("b", "sponge", 8, 170), Foot("foot", "jelly", 5, 190))
+    without = solved(RING, FILL, Base(key="b", formula="sponge", height_mm=8, across_mm=170))
+    with_ = solved(
+        RING,
+        FILL,
+        Base(key="b", formula="sponge", height_mm=8, across_mm=170),
+        Foot(key="foot", formula="jelly", height_mm=5, across_mm=190),
+    )
     assert with_.height.value == pytest.approx(without.height.value + 5)
     foot = next(one for one in with_.parts if one.part == "foot")
     assert foot.volume is not None
@@ -261,19 +311,34 @@ def test_an_insert_of_the_molds_own_shape_keeps_its_gap_all_over(mold: Solid) ->
     except CoreError:
         return
     high = smaller.height_mm / 2
-    insert = Insert("i", (Layer("a", "jelly", high),), stands.across_mm - 2 * gap, 6.0, alike=True)
+    insert = Insert(
+        key="i",
+        layers=(Layer(key="a", formula="jelly", height_mm=high),),
+        across_mm=stands.across_mm - 2 * gap,
+        lift_mm=6.0,
+        alike=True,
+    )
     volumes = list(pieces_and_rest(mold, insert))
     assert volumes[0] == pytest.approx(smaller.volume_between(0, high))
     assert sum(volumes) == pytest.approx(mold.capacity_ml, rel=1e-6)
 
 
 def test_its_layers_are_slices_of_the_one_shape_and_more_than_it_holds_is_refused() -> None:
-    two = Insert("i", (Layer("a", "jelly", 12), Layer("b", "mousse", 8)), 100, 6.0, alike=True)
+    two = Insert(
+        key="i",
+        layers=(
+            Layer(key="a", formula="jelly", height_mm=12),
+            Layer(key="b", formula="mousse", height_mm=8),
+        ),
+        across_mm=100,
+        lift_mm=6.0,
+        alike=True,
+    )
     inner = turned_over(DOME).inset(10)
     volumes = list(pieces_and_rest(DOME, two))
     assert volumes[:2] == pytest.approx([inner.volume_between(8, 20), inner.volume_between(0, 8)])
     with pytest.raises(OutOfRange, match="shape"):
-        solved(DOME, replace(two, layers=(Layer("a", "jelly", 90),)), FILL)
+        solved(DOME, replace(two, layers=(Layer(key="a", formula="jelly", height_mm=90),)), FILL)
 
 
 @pytest.mark.parametrize("abreast", [2, 3, 5])
@@ -285,7 +350,13 @@ def test_side_by_side_there_are_so_many_and_the_rest_fills_the_room(
 ) -> None:
     plan = mold.from_above
     across = plan.length_mm / abreast / 3
-    one = Insert("i", (Layer("a", "jelly", 8),), across, 8.0, abreast=abreast)
+    one = Insert(
+        key="i",
+        layers=(Layer(key="a", formula="jelly", height_mm=8),),
+        across_mm=across,
+        lift_mm=8.0,
+        abreast=abreast,
+    )
     # A third of its share, and a third clear on both sides and at both ends.
     long_ = plan.width_mm - 2 * across
     area = math.pi / 4 * across**2 if mold.symmetry == "round" else across * long_
@@ -299,15 +370,33 @@ def test_side_by_side_there_are_so_many_and_the_rest_fills_the_room(
 
 
 def test_side_by_side_and_into_each_other_is_said() -> None:
-    crowded = Insert("i", (Layer("a", "jelly", 8),), 120, 8.0, abreast=3)
+    crowded = Insert(
+        key="i",
+        layers=(Layer(key="a", formula="jelly", height_mm=8),),
+        across_mm=120,
+        lift_mm=8.0,
+        abreast=3,
+    )
     codes = {one.code for one in solved(Frame(300, 200, 40), crowded, FILL).findings}
     assert "inserts-crowded" in codes
 
 
 def test_two_inserts_beside_each_other_are_not_on_each_other() -> None:
     def pair(aside: float) -> set[str]:
-        left = Insert("l", (Layer("a", "jelly", 10),), 60, 15.0, -aside)
-        right = Insert("r", (Layer("b", "jelly", 10),), 60, 15.0, aside)
+        left = Insert(
+            key="l",
+            layers=(Layer(key="a", formula="jelly", height_mm=10),),
+            across_mm=60,
+            lift_mm=15.0,
+            offset_mm=-aside,
+        )
+        right = Insert(
+            key="r",
+            layers=(Layer(key="b", formula="jelly", height_mm=10),),
+            across_mm=60,
+            lift_mm=15.0,
+            offset_mm=aside,
+        )
         return {one.code for one in solved(Ring(240, 45), left, right, FILL).findings}
 
     assert "insert-in-base" not in pair(45.0)
@@ -327,9 +416,16 @@ def test_slices_of_a_solid_make_the_whole(solid: Solid) -> None:
 
 
 def test_a_syrup_soaks_the_insert_where_there_is_no_base() -> None:
-    insert = Insert("i", (Layer("a", "sponge", 10),), 100, 12.0)
+    insert = Insert(
+        key="i",
+        layers=(Layer(key="a", formula="sponge", height_mm=10),),
+        across_mm=100,
+        lift_mm=12.0,
+    )
     found = next(
-        one for one in solved(RING, insert, Soak("s", "syrup", 8), FILL).parts if one.part == "s"
+        one
+        for one in solved(RING, insert, Soak(key="s", formula="syrup", on_100_cm2_g=8), FILL).parts
+        if one.part == "s"
     )
     assert found.mass is not None
     assert found.mass.value == pytest.approx(8 * math.pi / 4 * 10**2 / 100)
@@ -337,7 +433,10 @@ def test_a_syrup_soaks_the_insert_where_there_is_no_base() -> None:
 
 def test_a_baked_filling_sinks_and_weighs_as_it_was_filled() -> None:
     pan = Turned((WallPoint(0, 220), WallPoint(25, 240)))
-    raw, baked = (solved(pan, Fill("f", "mousse", 20, shrink)) for shrink in (0.0, 25.0))
+    raw, baked = (
+        solved(pan, Fill(key="f", formula="mousse", level_mm=20, shrink_percent=shrink))
+        for shrink in (0.0, 25.0)
+    )
     assert baked.parts[0].mass == raw.parts[0].mass
     # By hand: a quarter of 20 mm.
     assert baked.height.value == pytest.approx(raw.height.value - 5)
@@ -347,7 +446,11 @@ def test_a_baked_filling_sinks_and_weighs_as_it_was_filled() -> None:
 
 def test_what_is_served_in_its_glass_is_drawn_in_it_to_the_end() -> None:
     glass = Turned((WallPoint(0, 44), WallPoint(80, 70)))
-    stages = solved(glass, Fill("f", "mousse", 60), Strewn("s", "syrup", 5)).stages
+    stages = solved(
+        glass,
+        Fill(key="f", formula="mousse", level_mm=60),
+        Strewn(key="s", formula="syrup", on_100_cm2_g=5),
+    ).stages
     assert all(stage.in_mold for stage in stages if not stage.aside)
 
 

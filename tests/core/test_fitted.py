@@ -59,9 +59,18 @@ def test_the_insert_that_fits_does_fit(one: NamedMold) -> None:
     if not found:
         return
     high = min(10.0, one.mold.height_mm - 15.0)
-    insert = Insert("i", (Layer("l", "jelly", high),), found[0].value, 12.0)
+    insert = Insert(
+        key="i",
+        layers=(Layer(key="l", formula="jelly", height_mm=high),),
+        across_mm=found[0].value,
+        lift_mm=12.0,
+    )
     dessert = Dessert(
-        "One", one.mold, (Fill("f", "mousse"), insert), ByCount(1), usual_build(one.mold)
+        "One",
+        one.mold,
+        (Fill(key="f", formula="mousse"), insert),
+        ByCount(1),
+        usual_build(one.mold),
     )
     codes = {finding.code for finding in solve(dessert, BOOK)[0].findings}
     assert not codes & {"insert-near-wall", "part-outside", "above-rim"}

@@ -62,7 +62,12 @@ def test_what_it_holds_is_weighed_and_made_with_it(each: int, count: int) -> Non
 
 
 def test_a_box_of_three_kinds_and_loose_pieces() -> None:
-    tray = Dessert("Box", Frame(300, 200, 60), (Garnish("g", "honeycomb", 5, 4),), ByCount(1))
+    tray = Dessert(
+        "Box",
+        Frame(300, 200, 60),
+        (Garnish(key="g", formula="honeycomb", piece_g=5, pieces_per_portion=4),),
+        ByCount(1),
+    )
     box = with_(tray, Held("d", FOGHORN, 2), Held("l", LANTERNS, 2), Held("c", CUPS, 1))
     solved, _ = solve(box, BOOK)
     expected = 20 + 2 * alone(FOGHORN) + 2 * alone(LANTERNS) + alone(CUPS)
@@ -78,7 +83,12 @@ def test_a_box_of_three_kinds_and_loose_pieces() -> None:
 def test_desserts_that_hold_each_other_are_all_weighed() -> None:
     tart = with_(BEEKEEPER, Held("h", FOGHORN, 2))
     box = with_(
-        Dessert("Box", Frame(400, 300, 60), (Garnish("g", "honeycomb", 5),), ByCount(1)),
+        Dessert(
+            "Box",
+            Frame(400, 300, 60),
+            (Garnish(key="g", formula="honeycomb", piece_g=5),),
+            ByCount(1),
+        ),
         Held("t", tart, 1),
     )
     solved, _ = solve(box, BOOK)
@@ -98,7 +108,13 @@ def test_they_stand_on_its_top_and_are_drawn_there() -> None:
 
 
 def test_on_a_dessert_with_a_foot_they_stand_higher_by_it_once() -> None:
-    raised = replace(BEEKEEPER, parts=(*BEEKEEPER.parts, Foot("foot", "honeycomb", 15, 200)))
+    raised = replace(
+        BEEKEEPER,
+        parts=(
+            *BEEKEEPER.parts,
+            Foot(key="foot", formula="honeycomb", height_mm=15, across_mm=200),
+        ),
+    )
     solved, _ = solve(with_(raised, Held("h", FOGHORN, 1)), BOOK)
     points = [
         z
@@ -115,7 +131,12 @@ def test_on_a_dessert_with_a_foot_they_stand_higher_by_it_once() -> None:
 @pytest.mark.parametrize("back", [60, 200, 340])
 def test_of_several_rows_one_is_in_the_cut_however_deep_they_are(back: int, front: int) -> None:
     rows = [
-        Held(key, Dessert(key, Frame(300, deep, 20), (Fill("f", "white-mousse"),), ByCount(1)))
+        Held(
+            key,
+            Dessert(
+                key, Frame(300, deep, 20), (Fill(key="f", formula="white-mousse"),), ByCount(1)
+            ),
+        )
         for key, deep in (("b", back), ("m", 100), ("v", front))
     ]
     tray = Dessert("Tray", Frame(400, 900, 20), (), ByCount(1))
@@ -130,7 +151,7 @@ def test_of_several_rows_one_is_in_the_cut_however_deep_they_are(back: int, fron
 @EVERY
 def test_what_is_set_on_it_never_overlaps(solid: Solid, each: int) -> None:
     """By an own test of distance, on every mold."""
-    small = Dessert("Small", solid, (Fill("f", "white-mousse"),), ByCount(1))
+    small = Dessert("Small", solid, (Fill(key="f", formula="white-mousse"),), ByCount(1))
     tray = Dessert("Tray", Frame(600, 400, 20), (), ByCount(1))
     both = with_(tray, Held("h", small, each))
     made = measured(both, read_formulas(BOOK, ["white-mousse"]), 1)
@@ -149,8 +170,8 @@ def test_what_is_set_on_it_never_overlaps(solid: Solid, each: int) -> None:
     assert ("held-over-edge" in codes) == (not fits)
 
 
-BALL = Dessert("Ball", Halves(40, 20, 20), (Fill("f", "white-mousse"),), ByCount(1))
-CAKE = Dessert("Cake", Ring(120, 60), (Fill("f", "barley-mousse"),), Wedges(4))
+BALL = Dessert("Ball", Halves(40, 20, 20), (Fill(key="f", formula="white-mousse"),), ByCount(1))
+CAKE = Dessert("Cake", Ring(120, 60), (Fill(key="f", formula="barley-mousse"),), Wedges(4))
 
 
 def test_one_inside_takes_the_room_that_is_filled_around_it() -> None:

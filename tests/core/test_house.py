@@ -6,7 +6,7 @@ import inspect
 import pkgutil
 import re
 import textwrap
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from pathlib import Path
 
 import pytest
@@ -56,31 +56,46 @@ def floats_without_unit(name: str, node: ast.FunctionDef) -> list[str]:
     ]
 
 
-PUBLIC = [(name, node) for name, node in functions() if not node.name.startswith("_")]
+def by_file(named: Iterable[tuple[str, ast.FunctionDef]]) -> dict[str, list[ast.FunctionDef]]:
+    """Functions of each file."""
+    files: dict[str, list[ast.FunctionDef]] = {}
+    for name, node in named:
+        files.setdefault(name.split(":")[0], []).append(node)
+    return files
 
 
-@pytest.mark.parametrize(("name", "node"), PUBLIC, ids=[name for name, _ in PUBLIC])
-def test_public_function_documents_arguments_units_errors_and_source(
-    name: str, node: ast.FunctionDef
-) -> None:
+PUBLIC = by_file((name, node) for name, node in functions() if not node.name.startswith("_"))
+
+
+@pytest.mark.parametrize("file", PUBLIC)
+def test_public_functions_document_arguments_units_errors_and_source(file: str) -> None:
+    for node in PUBLIC[file]:
+        documented_in_order(node)
+
+
+def documented_in_order(node: ast.FunctionDef) -> None:
     text = ast.get_docstring(node) or ""
     found = [section for section in SECTIONS if section in text]
     places = [text.index(section) for section in found]
-    assert places == sorted(places), "sections stand in the order of the house"
-    assert {"Returns:", "Source:"} <= set(found)
+    assert places == sorted(places), f"{node.name}: sections stand in the order of the house"
+    assert {"Returns:", "Source:"} <= set(found), node.name
     names = [arg.arg for arg in (*node.args.posonlyargs, *node.args.args, *node.args.kwonlyargs)]
     if names:
         args = text[text.index("Args:") : text.index("Returns:")]
         documented = re.findall(r"^    (\w+):", args, re.MULTILINE)
-        assert documented == names
+        assert documented == names, node.name
         for entry in re.split(r"^    \w+:", args, flags=re.MULTILINE)[1:]:
             assert re.search(r"\[.+\]", entry, re.DOTALL), f"a unit or shape in [{entry.strip()}]"
     returns = text[text.index("Returns:") : text.index("Source:")]
     assert re.search(r"\[.+\]", returns, re.DOTALL)
 
 
-@pytest.mark.parametrize("owner", classes(), ids=lambda one: one.__qualname__)
-def test_public_method_says_what_it_does_and_in_which_unit(owner: type) -> None:
+def test_public_methods_say_what_they_do_and_in_which_unit() -> None:
+    for owner in classes():
+        said_with_its_units(owner)
+
+
+def said_with_its_units(owner: type) -> None:
     for name, var in vars(owner).items():
         method = var.fget if isinstance(var, property) else getattr(var, "__func__", var)
         if name.startswith("_") or not inspect.isfunction(method):

@@ -46,7 +46,7 @@ def test_the_order_takes_the_sum_of_its_sizes_and_its_sheets_say_for_which() -> 
 
 
 def test_one_jug_is_raised_to_its_least_once_and_shared() -> None:
-    glaze = Coat("glaze", "glaze", thickness_mm=1, least_pour_g=5000)
+    glaze = Coat(key="glaze", formula="glaze", thickness_mm=1, least_pour_g=5000)
     dessert = entremet(glaze=glaze)
     order = solve_order([(dessert, 1), (refit(dessert, Ring(80, 45)), 2)], BOOK)
     poured = [
@@ -60,7 +60,7 @@ def test_one_jug_is_raised_to_its_least_once_and_shared() -> None:
 
 
 def test_a_jug_that_is_enough_together_is_not_raised() -> None:
-    glaze = Coat("glaze", "glaze", thickness_mm=2, least_pour_g=300)
+    glaze = Coat(key="glaze", formula="glaze", thickness_mm=2, least_pour_g=300)
     dessert = entremet(glaze=glaze)
     alone, _ = solve(dessert, BOOK, 1)
     clings = next(part.mass.value for part in alone.parts if part.part == "glaze")

@@ -1,5 +1,6 @@
 """A dessert in other molds: each part by its own rule, beside what one factor would have made."""
 
+import math
 from dataclasses import fields, is_dataclass, replace
 from typing import Any
 
@@ -60,7 +61,9 @@ def test_keeping_proportions_is_a_similar_figure(kind: DessertKind, by: float) -
         power = POWER.get(rules[part.part])
         if power is None or (in_shell and power == 3):
             continue
-        assert part.factor == pytest.approx(by**power, rel=1e-6), part.name
+        # A coat stays as thick, and a finger of a sheet bare: what they add or lack does not grow.
+        rel = 0.03 if rules[part.part] in ("coat", "roll") else 1e-6
+        assert part.factor == pytest.approx(by**power, rel=rel), part.name
         checked += 1
     assert checked or in_shell
 
@@ -72,8 +75,10 @@ def test_each_part_goes_by_its_own_rule_and_one_factor_is_weighed() -> None:
     # By hand: discs of 184 and 144 mm, inserts of 160 and 120 mm; rings of 200 and 160 mm.
     assert moved["Rye crumble base"].factor == pytest.approx((144 / 184) ** 2)
     assert moved["Quince, set"].factor == pytest.approx((120 / 160) ** 2)
+    # A coat of 2 mm by Steiner: t (A + P h) + t² (pi h + pi/4 P) + 2/3 pi t³.
     wide, narrow = (
-        3.141592653589793 * (d / 2) ** 2 + 3.141592653589793 * d * 45 for d in (200, 160)
+        2 * math.pi * (d**2 / 4 + 45 * d) + 4 * math.pi * (45 + math.pi * d / 4) + 16 / 3 * math.pi
+        for d in (200, 160)
     )
     assert moved["Amber glaze"].factor == pytest.approx(narrow / wide, rel=1e-6)
     assert moved["Milk couverture strip"].factor == pytest.approx(

@@ -193,3 +193,24 @@ def test_a_cut_plan_is_a_template_of_its_sheet() -> None:
     assert len(drawn.cut) == 1 + 6
     with pytest.raises(UnknownKey):
         cut_plan_template(plan, 9, "Rye crumble base")
+
+
+@pytest.mark.parametrize(("count", "first"), [(1, 1), (2, 2), (4, 4), (12, 10)])
+def test_paste_covers_the_circle_of_every_pan_its_trim_rolled_once_more(
+    count: int, first: int
+) -> None:
+    """By hand: of a circle of pan + 2 x height + 20 mm 73.4 % stay in the pan, the rest is trim.
+
+    Of three circles that is no fourth; of ten it is two more.
+    """
+    made, readings = worked(BEEKEEPER, count)
+    lining = next(one for one in made.parts if one.goes_by == "by surface")
+    pan, part = BEEKEEPER.mold, next(one for one in BEEKEEPER.parts if one.rule == "lining")
+    circle = math.pi / 4 * (pan.across_mm + 2 * pan.height_mm + 20) ** 2 * part.thickness_mm / 1000
+    density = readings[lining.formula].density_g_ml
+    assert lining.make is not None
+    assert lining.mass is not None
+    share = lining.mass.value / (circle * density)
+    assert first + math.floor(first * (1 - share)) >= count
+    assert (first - 1) + math.floor((first - 1) * (1 - share)) < count
+    assert lining.make.value == pytest.approx(first * circle * density, rel=1e-6)

@@ -19,9 +19,12 @@ from fernbell.core.molds import (
     Solid,
     Turned,
     WallPoint,
+    coating_of,
     depth_working,
     disc,
+    lying,
     trued,
+    turned_over,
 )
 from fernbell.core.molds.profile import Piece, Straight
 from tests.core.outside.test_second_opinion import polygon_area
@@ -276,3 +279,23 @@ def test_a_new_mold_of_every_form_can_be_made_and_has_words(form: type) -> None:
     named = {*(field.name for field in words.fields), *(choice.name for choice in words.choices)}
     named |= {table.name for table in words.tables}
     assert words.from_file or named == {one.name for one in fields(form)} - {"form"}
+
+
+# Steiner 1840, exact: 2/3 pi ((R + t)³ − R³) over half a ball, and round a log on its side
+# pi/4 ((D + 2 t)² − D²) × its length, its cut ends bare.
+@pytest.mark.parametrize("thick", [0.5, 1, 3, 6])
+def test_what_coats_a_half_ball_and_a_log_is_a_shell_of_them(thick: float) -> None:
+    dome = coating_of(turned_over(DOME)).volume_ml(thick)
+    assert dome == pytest.approx(2 / 3 * math.pi * ((60 + thick) ** 3 - 60**3) / 1000, rel=2e-5)
+    log = coating_of(lying(86, 300)).volume_ml(thick)
+    assert log == pytest.approx(
+        math.pi / 4 * ((86 + 2 * thick) ** 2 - 86**2) * 300 / 1000, rel=1e-9
+    )
+
+
+@EVERY
+def test_a_coat_over_a_coat_is_what_both_are_less_the_first(solid: Solid) -> None:
+    terms = coating_of(solid)
+    both = terms.volume_ml(2) + terms.over(2).volume_ml(3)
+    assert both == pytest.approx(terms.volume_ml(5))
+    assert terms.volume_ml(1) >= terms.surface_mm2 / 1000 * (1 if solid.is_upright else 0.97)

@@ -101,6 +101,6 @@ def so_many(rows: Sequence[Any], number: int) -> tuple[Any, ...]:
 
 
 def test_a_ring_of_just_twelve_centimeters_is_no_individual() -> None:
-    large = Dessert("D", Ring(200, 45), (Fill("f", "m"),), Wedges(12))
+    large = Dessert("D", Ring(200, 45), (Fill(key="f", formula="m"),), Wedges(12))
     assert refit(large, Ring(119.9, 45)).portions.count == 1
     assert refit(large, Ring(120, 45)).portions.count > 1

@@ -25,6 +25,7 @@ from fernbell.demo.book import demo_book
 from fernbell.demo.desserts import DESSERTS
 from fernbell.demo.formulas import FORMULAS
 from fernbell.demo.planning import VESSELS
+from ops.pace import patience_s
 
 DAY = 24 * 60
 SERVICE = DAY + 20 * 60 + 15
@@ -40,6 +41,11 @@ STORES = (
 KIT = (*(one for one in VESSELS if one.kind not in {x.kind for x in STORES}), *STORES)
 NIGHT = (("reedbed", 6, None), ("foghorn", 24, 4), ("beekeeper", 2, 4), ("lanterns", 40, None))
 PEOPLE = (("Ottilie", 3), ("Bram", 2), ("Junia", 1))
+
+
+def within(usual_s: float) -> dict[str, float]:
+    """What a search may take: work that is done in about that time, however slow the machine."""
+    return {"seconds": patience_s(20 * usual_s), "effort": usual_s / 8}
 
 
 def asked(

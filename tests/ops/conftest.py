@@ -4,14 +4,32 @@ import os
 import shutil
 import subprocess
 import sys
-from collections.abc import Callable
+import tempfile
+from collections.abc import Callable, Iterator
 from pathlib import Path
 
 import pytest
 
+from ops.pace import patience_s
 from tests.conftest import ROOT
 
 Run = Callable[..., subprocess.CompletedProcess[str]]
+
+
+@pytest.fixture
+def open_folder() -> Iterator[Path]:
+    """A folder the account `postgres` can reach."""
+    with tempfile.TemporaryDirectory(prefix="fernbell-test-") as folder:
+        Path(folder).chmod(0o755)
+        yield Path(folder)
+
+
+@pytest.fixture
+def data(open_folder: Path, monkeypatch: pytest.MonkeyPatch) -> Path:
+    """The data folder, the test's own."""
+    monkeypatch.setenv("FERNBELL_DATA", str(open_folder / "data"))
+    (open_folder / "data").mkdir()
+    return open_folder / "data"
 
 
 @pytest.fixture
@@ -37,7 +55,7 @@ def fern(checkout: Path) -> Run:
             cwd=checkout,
             capture_output=True,
             text=True,
-            timeout=60,
+            timeout=patience_s(60),
             check=False,
             **options,
         )

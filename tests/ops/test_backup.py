@@ -14,6 +14,7 @@ import pytest
 from ops import backup, home, nightly, postgres, restore, schema, upgrade
 from ops.postgres import Cluster
 from ops.say import Stop
+from tests.waiting import until
 
 TABLES = """
 CREATE TABLE creams (id bigserial PRIMARY KEY, name text, grams double precision, made timestamptz);
@@ -22,6 +23,8 @@ INSERT INTO creams (name, grams, made)
   SELECT 'crème ' || n, n / 7.0, '2026-01-01 12:00+01'::timestamptz + n * interval '1 min'
   FROM generate_series(1, 500) AS n;
 """
+
+pytestmark = pytest.mark.sampled(2)
 
 
 @pytest.fixture
@@ -176,9 +179,7 @@ def test_one_a_night_after_three(kept: Cluster, monkeypatch: pytest.MonkeyPatch)
     assert nightly.is_due(datetime(2026, 11, 27, 3, 0, tzinfo=UTC))
     monkeypatch.setattr(nightly, "NIGHT_HOUR", 0)
     with nightly.nightly(kept, looks_every_s=0.05):
-        until = time.monotonic() + 20
-        while not list(home.backups().glob("*-nightly.tar")) and time.monotonic() < until:
-            time.sleep(0.05)
+        assert until(lambda: list(home.backups().glob("*-nightly.tar")) != [])
     (made,) = home.backups().glob("*-nightly.tar")
     assert backup.read(made).rows == 1000
     assert not nightly.is_due(datetime.now().astimezone())

@@ -16,12 +16,13 @@ from pathlib import Path
 import pytest
 import requests
 
+from ops.pace import patience_s
 from ops.postgres import Cluster
 from ops.supervise import Child, kept_up
 from tests.served import Visitor, demo_cluster, served
 
 WRITERS, KILLS = 20, 100
-BACK_S = 20.0
+BACK_S = patience_s(20.0)
 
 
 class Writer(threading.Thread):
@@ -104,7 +105,7 @@ def victim(kind: int, server: Child, cluster: Cluster) -> int:
 
 def is_back(site: str) -> bool:
     try:
-        return requests.get(f"{site}/health/ready", timeout=2).status_code == 200
+        return requests.get(f"{site}/health/ready", timeout=patience_s(2)).status_code == 200
     except requests.RequestException:
         return False
 

@@ -11,6 +11,7 @@ from pathlib import Path
 import pytest
 
 from ops import install, lock, logs, postgres, run, supervise
+from ops.pace import patience_s
 from ops.say import Stop
 
 
@@ -268,7 +269,7 @@ class TestCluster:
         try:
             with supervise.kept_up("PostgreSQL", cluster, looks_every_s=0.2):
                 os.kill(int(first), signal.SIGKILL)
-                until = time.monotonic() + 40
+                until = time.monotonic() + patience_s(40)
                 while time.monotonic() < until:
                     if cluster.running() and cluster._note.read_text().split()[0] != first:
                         break
@@ -312,7 +313,7 @@ class TestSupervising:
     def lines(self, tmp_path: Path, count: int) -> list[str]:
         """What the children have written, once there are so many."""
         out = tmp_path / "out"
-        until = time.monotonic() + 20
+        until = time.monotonic() + patience_s(20)
         while time.monotonic() < until:
             found = out.read_text().splitlines() if out.exists() else []
             if len(found) >= count:

@@ -12,9 +12,13 @@ import requests
 
 from ops import backup, home, restore
 from ops.application import environment, lan_door
+from ops.pace import patience_s
 from ops.postgres import Cluster, free_port
 from tests.conftest import ROOT
 from tests.served import DATABASE, Visitor, demo_cluster, served
+
+pytestmark = pytest.mark.sampled(3)
+PATIENCE_S = patience_s(9)
 
 
 @pytest.fixture(scope="module")
@@ -106,14 +110,14 @@ def test_behind_a_proxy_what_it_says_counts(demo: Cluster, monkeypatch: pytest.M
     with served(demo) as (site, _):
         chef = anybody()
         named = {"Host": "kitchen.example"}
-        plain = chef.get(f"{site}/", headers=named, allow_redirects=False, timeout=9)
+        plain = chef.get(f"{site}/", headers=named, allow_redirects=False, timeout=PATIENCE_S)
         assert (plain.status_code, plain.headers["Location"]) == (301, "https://kitchen.example/")
-        assert chef.get(f"{site}/health/ready", timeout=9).json() == {"ready": True}
+        assert chef.get(f"{site}/health/ready", timeout=PATIENCE_S).json() == {"ready": True}
         told = {**named, "X-Forwarded-Proto": "https", "X-Forwarded-For": "203.0.113.5"}
-        page = chef.get(f"{site}/api/session", headers=told, timeout=9)
+        page = chef.get(f"{site}/api/session", headers=told, timeout=PATIENCE_S)
         assert page.status_code == 200
         assert "Secure" in page.headers["Set-Cookie"]
-        other = chef.get(f"{site}/", headers={**told, "Host": "evil.example"}, timeout=9)
+        other = chef.get(f"{site}/", headers={**told, "Host": "evil.example"}, timeout=PATIENCE_S)
         assert other.status_code == 400
 
 
@@ -125,13 +129,15 @@ def test_over_lan_cookies_are_for_tls_alone_and_the_authority_is_given(
         chef = anybody()
         chef.verify = door.authority
         site = site.replace("127.0.0.1", "localhost")
-        answer = chef.get(f"{site}/api/session", timeout=9)
+        answer = chef.get(f"{site}/api/session", timeout=PATIENCE_S)
         assert "Secure" in answer.headers["Set-Cookie"]
         assert answer.headers["Strict-Transport-Security"].startswith("max-age=31536000")
-        given = chef.get(f"{site}/authority.crt", timeout=9)
+        given = chef.get(f"{site}/authority.crt", timeout=PATIENCE_S)
         assert given.headers["Content-Type"] == "application/x-x509-ca-cert"
         assert given.content == Path(door.authority).read_bytes()
-        assert json.loads(chef.get(f"{site}/health/live", timeout=9).text) == {"live": True}
+        assert json.loads(chef.get(f"{site}/health/live", timeout=PATIENCE_S).text) == {
+            "live": True
+        }
 
 
 def test_a_schema_of_a_newer_version_is_left_alone(demo: Cluster) -> None:

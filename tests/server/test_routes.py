@@ -2,9 +2,13 @@
 
 import json
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from copy import deepcopy
 
 import pytest
+from django.db import transaction
+from django.db.models import F
 from django.test import Client
 
 from fernbell.server.desserts.models import Dessert, Stack
@@ -179,76 +183,91 @@ def call_url(path: str, operation: str, shelves: Shelves, member: int) -> str:
     return url + QUERIES.get(operation, "").replace("{formula}", shelves.formula["id"])
 
 
-IDS = [f"{method} {path}" for method, path, _ in OPERATIONS]
+@contextmanager
+def undone(client: Client) -> Iterator[None]:
+    """Take back what is written, and bring back in who went out.
+
+    What was kept of a kitchen meanwhile is never shown again.
+    """
+    cookies = deepcopy(client.cookies)
+    try:
+        with transaction.atomic():
+            yield
+            transaction.set_rollback(True)
+    finally:
+        client.cookies = cookies
+        Kitchen.objects.update(version=F("version") + 1_000_000)
 
 
-@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
 def test_a_visitor_is_asked_to_sign_in(
-    method: str, path: str, operation: dict, chef: Member, as_member: Callable[[Member], Client]
+    subtests: pytest.Subtests,
+    chef: Member,
+    as_member: Callable[[Member], Client],
 ) -> None:
-    if path in FOR_VISITORS:
-        return
     shelves = made_up(as_member(chef))
-    answer = call(Client(), method, path, operation["operationId"], shelves, chef.pk)
-    assert answer.status_code == 401
-    assert answer["Content-Type"] == "application/problem+json"
-    assert ProblemOut.model_validate(answer.json()).status == 401
-    told = operation["responses"]["default"]["content"]["application/problem+json"]
-    assert told["schema"] == {"$ref": "#/components/schemas/ProblemOut"}
+    for method, path, operation in OPERATIONS:
+        with subtests.test(f"{method} {path}"), undone(shelves.client):
+            if path in FOR_VISITORS:
+                continue
+            answer = call(Client(), method, path, operation["operationId"], shelves, chef.pk)
+            assert answer.status_code == 401
+            assert answer["Content-Type"] == "application/problem+json"
+            assert ProblemOut.model_validate(answer.json()).status == 401
+            told = operation["responses"]["default"]["content"]["application/problem+json"]
+            assert told["schema"] == {"$ref": "#/components/schemas/ProblemOut"}
 
 
-@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
+def every_row() -> dict[str, list[dict]]:
+    """Every row that kitchens are made of, as the database has it."""
+    models = (Ingredient, Formula, Mold, Dessert, Stack, Order, Vessel, Hand)
+    return {model.__name__: list(model.objects.order_by("pk").values()) for model in models}
+
+
 def test_what_another_kitchen_has_is_not_there(
-    method: str,
-    path: str,
-    operation: dict,
+    subtests: pytest.Subtests,
     chef: Member,
     stranger: Member,
     as_member: Callable[[Member], Client],
 ) -> None:
-    if not re.search(r"\{\w+\}", path):
-        return
-    shelves = made_up(as_member(chef))
-    before = {
-        kind: shelves.client.get(f"{PATHS[kind]}/{shelves.row(kind)['id']}").json()
-        for kind in PATHS
-    }
-    answer = call(as_member(stranger), method, path, operation["operationId"], shelves, chef.pk)
-    assert answer.status_code == 404, answer.content
-    after = {
-        kind: shelves.client.get(f"{PATHS[kind]}/{shelves.row(kind)['id']}").json()
-        for kind in PATHS
-    }
-    assert after == before
-    assert Member.objects.get(pk=chef.pk).role == "chef"
+    shelves, asking = made_up(as_member(chef)), as_member(stranger)
+    for method, path, operation in OPERATIONS:
+        with subtests.test(f"{method} {path}"), undone(asking):
+            if not re.search(r"\{\w+\}", path):
+                continue
+            before = every_row()
+            answer = call(asking, method, path, operation["operationId"], shelves, chef.pk)
+            assert answer.status_code == 404, answer.content
+            assert every_row() == before
+            assert Member.objects.get(pk=chef.pk).role == "chef"
 
 
-@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
 def test_no_answer_holds_and_no_entry_names_anything_of_another_kitchen(
-    method: str,
-    path: str,
-    operation: dict,
+    subtests: pytest.Subtests,
     chef: Member,
     stranger: Member,
     as_member: Callable[[Member], Client],
 ) -> None:
-    if path in FOR_VISITORS:
-        return
     theirs, own = made_up(as_member(stranger)), made_up(as_member(chef))
     marked(stranger)
-    name = operation["operationId"]
-    url = call_url(path, name, own, chef.pk)
-    for foreign in each_swapped(body_for(name, own), own, theirs):
-        body = json.dumps(foreign)
-        refused = own.client.generic(method.upper(), url, body, content_type="application/json")
-        said = refused.content.decode()
-        assert MARK not in said
-        keys = {theirs.row(kind)["id"] for kind in PATHS}
-        assert {key for key in keys if key in said} <= {key for key in keys if key in body}
-        taken = (200,) if name in FINDS_NONE else ()
-        assert refused.status_code in (404, 422, *taken), (body, said)
-    answer = call(own.client, method, path, name, own, chef.pk)
-    assert MARK not in answer.content.decode()
+    for method, path, operation in OPERATIONS:
+        with subtests.test(f"{method} {path}"), undone(own.client):
+            if path in FOR_VISITORS:
+                continue
+            name = operation["operationId"]
+            url = call_url(path, name, own, chef.pk)
+            for foreign in each_swapped(body_for(name, own), own, theirs):
+                body = json.dumps(foreign)
+                refused = own.client.generic(
+                    method.upper(), url, body, content_type="application/json"
+                )
+                said = refused.content.decode()
+                assert MARK not in said
+                keys = {theirs.row(kind)["id"] for kind in PATHS}
+                assert {key for key in keys if key in said} <= {key for key in keys if key in body}
+                taken = (200,) if name in FINDS_NONE else ()
+                assert refused.status_code in (404, 422, *taken), (body, said)
+            answer = call(own.client, method, path, name, own, chef.pk)
+            assert MARK not in answer.content.decode()
 
 
 def each_swapped(body: object, own: Shelves, theirs: Shelves) -> list[object]:
@@ -293,55 +312,53 @@ def marked(member: Member) -> None:
             row.save()
 
 
-@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
 def test_an_apprentice_reads_and_changes_nothing(
-    method: str,
-    path: str,
-    operation: dict,
+    subtests: pytest.Subtests,
     chef: Member,
     apprentice: Member,
     as_member: Callable[[Member], Client],
 ) -> None:
-    if path in FOR_VISITORS:
-        return
-    shelves = made_up(as_member(chef))
-    answer = call(as_member(apprentice), method, path, operation["operationId"], shelves, chef.pk)
-    name = operation["operationId"]
-    reads = (method == "get" and name not in CHEFS) or name in READING | OWN
-    assert answer.status_code == (EXPECTED.get(name, 200) if reads else 403), answer.content
-    if not reads:
-        assert answer.json()["detail"]
-        for kind in PATHS:
-            assert shelves.client.get(PATHS[kind]).json()["total"] == 1
+    shelves, asking = made_up(as_member(chef)), as_member(apprentice)
+    for method, path, operation in OPERATIONS:
+        with subtests.test(f"{method} {path}"), undone(asking):
+            if path in FOR_VISITORS:
+                continue
+            before = every_row()
+            answer = call(asking, method, path, operation["operationId"], shelves, chef.pk)
+            name = operation["operationId"]
+            reads = (method == "get" and name not in CHEFS) or name in READING | OWN
+            assert answer.status_code == (EXPECTED.get(name, 200) if reads else 403), answer.content
+            if not reads:
+                assert answer.json()["detail"]
+                assert every_row() == before
 
 
 VERSION, RAISED = "Kitchen-Version", "Kitchen-Raised"
 
 
-@pytest.mark.parametrize(("method", "path", "operation"), OPERATIONS, ids=IDS)
 def test_every_write_raises_it_and_nothing_else_does(
-    method: str,
-    path: str,
-    operation: dict,
+    subtests: pytest.Subtests,
     chef: Member,
     kitchen: Kitchen,
     as_member: Callable[[Member], Client],
 ) -> None:
-    if path in FOR_VISITORS:
-        return
-    name = operation["operationId"]
     own = made_up(as_member(chef))
-    before = version(kitchen)
-    answer = call(own.client, method, path, name, own, chef.pk)
-    writes = method != "get" and (name not in READING | OWN | QUEUED or name == "prefer")
-    took = writes and answer.status_code < 400
-    assert version(kitchen) > before if took else version(kitchen) == before
-    if answer.status_code < 400:
-        told = int(answer[VERSION]), int(answer[RAISED])
-        assert told == (version(kitchen), version(kitchen) - before)
-    else:
-        # What was undone is no version.
-        assert VERSION not in answer
+    for method, path, operation in OPERATIONS:
+        with subtests.test(f"{method} {path}"), undone(own.client):
+            if path in FOR_VISITORS:
+                continue
+            name = operation["operationId"]
+            before = version(kitchen)
+            answer = call(own.client, method, path, name, own, chef.pk)
+            writes = method != "get" and (name not in READING | OWN | QUEUED or name == "prefer")
+            took = writes and answer.status_code < 400
+            assert version(kitchen) > before if took else version(kitchen) == before
+            if answer.status_code < 400:
+                told = int(answer[VERSION]), int(answer[RAISED])
+                assert told == (version(kitchen), version(kitchen) - before)
+            else:
+                # What was undone is no version.
+                assert VERSION not in answer
 
 
 @pytest.mark.parametrize("method", ["post", "put", "delete"])

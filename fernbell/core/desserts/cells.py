@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 from shapely.geometry import LinearRing, LineString, MultiLineString, Polygon
 
 from fernbell.core.desserts.division import Division, Slices, Wedges
-from fernbell.core.molds import MM2_PER_CM2, Loop, Plan, Solid
+from fernbell.core.molds import MM2_PER_CM2, Extrusion, Loop, Plan, Solid
 
 _LEVELS = 8
 """Heights at which a solid that is not upright is looked at."""
@@ -86,6 +86,9 @@ class Cells:
         top = solid.plan_at(solid.height_mm)
         if top_only:
             return self.by_plan(top)
+        if isinstance(solid, Extrusion) and solid.bare_ends:
+            # Its cut ends carry none: it goes by the length.
+            return self.by_plan(solid.from_above)
         area, own = top.area_mm2, self.by_plan(top)
         found = own * area
         for low, high in _levels(solid):

@@ -10,7 +10,7 @@ from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.division import Stroke
 from fernbell.core.desserts.holding import held_from_above, held_shapes
 from fernbell.core.desserts.measure import MeasuredDessert
-from fernbell.core.desserts.regions import DRAWN, Shape, shifted
+from fernbell.core.desserts.regions import DRAWN, UNDER, Shape, shifted
 from fernbell.core.desserts.sight import Dimension, heights
 from fernbell.core.desserts.view import View
 from fernbell.core.molds import Loop, Point
@@ -83,7 +83,7 @@ def cut_through(made: MeasuredDessert) -> Through:
 def _section(made: MeasuredDessert, held: tuple[Shape, ...]) -> Through:
     body, near, raised = made.body, made.near, made.body.raised_mm
     section = tuple(
-        shape.moved(0.0, 0.0 if region.raises_mm else raised)
+        shape.moved(0.0, 0.0 if region.drawn is UNDER else raised)
         for region in sorted(body.regions, key=lambda one: _FROM_THE_BACK[one.drawn])
         for shape in region.shapes(near)
     )

@@ -107,7 +107,12 @@ def lay_out(dessert: Dessert) -> Body:
     stands = dessert.mold if dessert.built == "upright" else turned_over(dessert.mold)
     core = next((part.across_mm for part in dessert.parts if isinstance(part, Core)), 0.0)
     inside = tuple(
-        Enclosed(held.key, held.dessert.name, lay_out(held.dessert).outer, held.inside_mm)
+        Enclosed(
+            part=held.key,
+            name=held.dessert.name,
+            solid=lay_out(held.dessert).outer,
+            low_mm=held.inside_mm,
+        )
         for held in dessert.holds
         if held.inside_mm is not None
     )

@@ -98,8 +98,8 @@ def measure_region(region: Region, part: Part, near: Surroundings, count: int) -
         geometry; volume and mass balance.
     """
     name = near.name(region)
-    amount = region.amount(name, near)
-    mass = _mass(name, amount, near.readings[region.formula])
+    amount, reading = region.amount(name, near), near.readings[region.formula]
+    mass, kind = _mass(name, amount, reading), reading.formula.kind
     return PartResult(
         part=region.part,
         layer=region.layer,
@@ -111,15 +111,15 @@ def measure_region(region: Region, part: Part, near: Surroundings, count: int) -
         measure=masses.for_all(f"{amount.what}, all desserts", amount.measure, count),
         volume=amount.volume,
         mass=mass,
-        make=part.make(name, mass, count) if mass else None,
+        make=part.made_of(region, name, mass, count, kind) if mass else None,
         pours=region.pours(name, near),
         served_share=region.served_share,
     )
 
 
 def _mass(name: str, amount: Takes, reading: FormulaReading) -> Working | None:
-    """By its density where it has a volume; None where nothing is left or a density is unknown."""
+    """As it is weighed, else by its density; None where nothing is left or one is unknown."""
     density, volume = reading.density_working, amount.volume
-    if volume is None or density is None:
+    if amount.mass is not None or volume is None or density is None:
         return amount.mass
     return masses.mass_of(name, volume, density) if volume.value > 0 else None

@@ -106,6 +106,8 @@ class Part(ABC):
     __slots__ = ()
 
     words: ClassVar[RuleWords]
+    builds: ClassVar[tuple[str, ...]]
+    """Codes of the build steps it may make; who has something for each step asks for all."""
     forms: ClassVar[bool] = False
     """Whether the dessert takes its shape from it, not from its mold."""
 
@@ -185,6 +187,11 @@ class Part(ABC):
         """What is made of it for so many desserts, and others poured from the same jug [g]."""
         del others_g
         return to_make(name, one, count)
+
+    def made_of(self, region: "Region", name: str, one: Working, count: int, kind: str) -> Working:
+        """What is made of one of its regions for so many desserts, of a kind of formula [g]."""
+        del region, kind
+        return self.make(name, one, count)
 
     def refitted(self, was: Plan, now: Plan) -> Self:
         """The same in another mold, by the plans of both."""

@@ -98,7 +98,8 @@ def _of(made: MeasuredDessert, said: str) -> Iterator[Sheeted]:
             continue
         result = made.result(region.part, region.layer)
         reading = made.near.readings[region.formula].formula
-        number = math.ceil(flat.each * made.count * _spare(result, made.count) - 1e-9)
+        spare = _spare(result, made.count) if flat.breaks else 1.0
+        number = math.ceil(flat.each * made.count * spare - 1e-9)
         wanted = ToCut(f"{result.name}{said}", flat.piece, number)
         usual = reading.kind in KINDS and KINDS[reading.kind].baked
         yield Sheeted(region.formula, reading.name, flat.thick_mm, (wanted,), usual)

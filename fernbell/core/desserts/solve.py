@@ -14,6 +14,7 @@ from fernbell.core.desserts.measure import MeasuredDessert, PartResult, Readings
 from fernbell.core.desserts.portions import divide
 from fernbell.core.desserts.practice import LINER_OVERLAP
 from fernbell.core.desserts.regions import (
+    UNDER,
     Pieces,
     Region,
     Surroundings,
@@ -225,5 +226,9 @@ def _served(part: PartResult, mass_g: float) -> tuple[str, float]:
 def _height(body: Body) -> Working:
     top = "to the top of the fill" if body.rest else "top of the highest part"
     coats = tuple(("coat on top", film.thick_mm) for film in body.films)
-    feet = tuple(("foot under it", one.raises_mm) for one in body.regions if one.raises_mm)
+    feet = tuple(
+        ("foot under it" if one.drawn is UNDER else "coat under it", one.raises_mm)
+        for one in body.regions
+        if one.raises_mm
+    )
     return total("Finished height", "mm", ((top, body.top_mm), *coats, *feet))

@@ -25,7 +25,8 @@ class FormulaReading:
     """A formula read at its own size; masses in g, density None while it is unknown.
 
     `percents` stand beside the lines; `without_density` names what keeps the density unknown,
-    `gas_kept` is what is left of its air [0 to 1].
+    `gas_kept` is what is left of its air [0 to 1], `raw_g_ml` its density before it is cooked,
+    None where a density of its lines is unknown.
     """
 
     formula: Formula
@@ -38,6 +39,7 @@ class FormulaReading:
     gas_kept: float
     finished_working: Working
     density_working: Working | None
+    raw_g_ml: float | None = None
 
 
 def building_order(book: Book, keys: Iterable[str]) -> tuple[str, ...]:
@@ -170,6 +172,7 @@ def _read(
         gas_kept=kept,
         finished_working=finished_working(formula),
         density_working=_density_working(formula, body, density, kept),
+        raw_g_ml=None if missing or not batch else fold(known, kept).density_g_ml,
     )
 
 

@@ -1,6 +1,7 @@
 """Molds as solids: volumes, partial fills, surfaces and outlines of every form there is."""
 
 from fernbell.core.molds.between import Between
+from fernbell.core.molds.coating import Coating, coating_of
 from fernbell.core.molds.fluted import Fluted
 from fernbell.core.molds.forms import FORMS, Mold
 from fernbell.core.molds.freehand import Freehand, drawn_round, spaced
@@ -36,6 +37,7 @@ __all__ = [
     "Alternative",
     "Alternatives",
     "Between",
+    "Coating",
     "Corner",
     "Extrusion",
     "Fluted",
@@ -69,6 +71,7 @@ __all__ = [
     "box",
     "called",
     "clearance",
+    "coating_of",
     "depth_working",
     "disc",
     "drawn_round",

@@ -1,5 +1,6 @@
 """A mound piped by hand, as it comes out of the oven: wider and higher than it was piped."""
 
+import math
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal, Self
@@ -7,6 +8,7 @@ from typing import Literal, Self
 from fernbell.core.field import Field, check_fields
 from fernbell.core.molds.oval import Oval
 from fernbell.core.molds.profile import Profile
+from fernbell.core.molds.solid import MM3_PER_ML
 from fernbell.core.molds.turned import Revolved
 from fernbell.core.molds.words import FormWords, Start
 from fernbell.core.working import figure_text
@@ -41,6 +43,11 @@ class Puff(Revolved):
         """A puff piped to 45 mm to begin with."""
         starts = (Start("Puff", cls(45, 18)), Start("Small puff", cls(25, 12)))
         return FormWords("puff", "Piped by hand", starts, _FIELDS)
+
+    @property
+    def piped_ml(self) -> float:
+        """The mound as it is piped, half an ellipsoid: pi/6 d² h [ml]."""
+        return math.pi / 6 * self.piped_mm**2 * self.piped_height_mm / MM3_PER_ML
 
     @property
     def across_baked_mm(self) -> float:

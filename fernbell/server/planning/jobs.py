@@ -176,6 +176,7 @@ class _Making:
             return solve(
                 self.night.work,
                 seconds=NEAR_S if keep else settings.PLAN_SECONDS,
+                effort=settings.PLAN_EFFORT,
                 workers=max(1, cpu_count() or 1),
                 near=before,
                 keep=keep,

@@ -108,9 +108,14 @@ def nested_rows(inputs: Case) -> Rows:
         "nested",
         mold,
         (
-            Fill("rest", "any"),
-            Insert("insert", (Layer("layer", "any", insert["h_mm"]),), insert["d_mm"], lift),
-            Base("base", "any", base["h_mm"], base["d_mm"]),
+            Fill(key="rest", formula="any"),
+            Insert(
+                key="insert",
+                layers=(Layer(key="layer", formula="any", height_mm=insert["h_mm"]),),
+                across_mm=insert["d_mm"],
+                lift_mm=lift,
+            ),
+            Base(key="base", formula="any", height_mm=base["h_mm"], across_mm=base["d_mm"]),
         ),
         Wedges(8),
     )
@@ -133,10 +138,16 @@ def rolled_rows(inputs: Case) -> Rows:
     """A sheet rolled up, or the sheet of a roll; the section is conserved, as core says it is."""
     core, thick = 2 * inputs.get("core_radius_mm", 0), inputs["thickness_mm"]
     if "diameter_mm" in inputs:
-        length = sheet_length(inputs["diameter_mm"], thick, core)
+        length = sheet_length(inputs["diameter_mm"], thick, core_mm=core)
         yield "sheet length, conservation of cross-section", length
     else:
-        roll = Winding(inputs["sheet_length_mm"], 300, (thick,), core, 0)
+        roll = Winding(
+            length_mm=inputs["sheet_length_mm"],
+            width_mm=300,
+            thick_mm=(thick,),
+            core_mm=core,
+            trim_mm=0,
+        )
         yield "diameter, conservation of cross-section", roll.diameter_mm
 
 
@@ -167,8 +178,15 @@ def fitting_rows(inputs: Case) -> Rows:
 def set_in(mold: Solid, insert: Case, low_mm: float) -> tuple[set[str], float]:
     """Findings of an insert so deep below the pole, and what is left for the mousse [ml]."""
     lift = mold.height_mm - low_mm - insert["h_mm"]
-    part = Insert("insert", (Layer("layer", "any", insert["h_mm"]),), insert["d_mm"], lift)
-    dessert = Dessert("set", mold, (Fill("rest", "any"), part), Wedges(1), "upside down")
+    part = Insert(
+        key="insert",
+        layers=(Layer(key="layer", formula="any", height_mm=insert["h_mm"]),),
+        across_mm=insert["d_mm"],
+        lift_mm=lift,
+    )
+    dessert = Dessert(
+        "set", mold, (Fill(key="rest", formula="any"), part), Wedges(1), "upside down"
+    )
     water = Ingredient("water", "Water", 1.0)
     book = Book((water,), (Formula("any", "Any", (Line("line", 100, "water"),)),))
     solved, _ = solve(dessert, book)

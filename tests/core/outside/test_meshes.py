@@ -141,9 +141,16 @@ def test_what_is_left_around_an_insert_is_the_boolean_difference(
     mold: Solid, across: float, high: float, lift: float
 ) -> None:
     """Between meshes, by another library's booleans (manifold)."""
-    insert = Insert("i", (Layer("a", "jelly", high),), across, lift)
+    insert = Insert(
+        key="i",
+        layers=(Layer(key="a", formula="jelly", height_mm=high),),
+        across_mm=across,
+        lift_mm=lift,
+    )
     built = usual_build(mold)
-    solved, _ = solve(Dessert("One", mold, (insert, Fill("f", "mousse")), ByCount(1), built), BOOK)
+    solved, _ = solve(
+        Dessert("One", mold, (insert, Fill(key="f", formula="mousse")), ByCount(1), built), BOOK
+    )
     stands = mold if built == "upright" else turned_over(mold)
     (block,) = (part for part in solved.parts if part.part == "i")
     (rest,) = (part for part in solved.parts if part.part == "f")

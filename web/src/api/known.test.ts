@@ -1,12 +1,9 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
 
 import { formula, json, mounted, serveWith, settled } from '../testing/kitchen'
 import { forgetKnown, know, useKnown } from './known'
 import { useWrites } from './shelves'
-
-enableAutoUnmount(afterEach)
 afterEach(() => {
   vi.unstubAllGlobals()
   forgetKnown()

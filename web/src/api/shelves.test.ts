@@ -1,11 +1,8 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 
 import { ingredient, json, mounted, serveWith, settled } from '../testing/kitchen'
 import { useRow, useRows, useWrites } from './shelves'
-
-enableAutoUnmount(afterEach)
 afterEach(() => vi.unstubAllGlobals())
 
 it('shows a new row even where the list was asked for before it and comes after', async () => {

@@ -1,4 +1,3 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, nextTick, type Ref, shallowRef } from 'vue'
 
@@ -17,8 +16,6 @@ const entry = (name: string, count = 1): DessertEntry => ({
   portions: { cut: 'wedges', count: 12 },
   count,
 })
-
-enableAutoUnmount(afterEach)
 afterEach(() => {
   vi.unstubAllGlobals()
   document.body.innerHTML = ''

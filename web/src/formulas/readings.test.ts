@@ -1,4 +1,3 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { FormulaEntry, Judged, Losses, Reading, Revision } from '../api/types'
@@ -12,8 +11,6 @@ import { barOf, type Gauge, windowWords } from './gauges'
 import LossesFields from './LossesFields.vue'
 import RevisionsPanel from './RevisionsPanel.vue'
 import StepCard from './StepCard.vue'
-
-enableAutoUnmount(afterEach)
 afterEach(() => {
   vi.unstubAllGlobals()
   preferences.value = { measures: 'metric', fahrenheit: false, inches: false }

@@ -1,4 +1,3 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { FormulaEntry, Reading, ReadLine, Step, Wait } from '../api/types'
@@ -59,7 +58,6 @@ beforeEach(() => {
     return json(200, { items: [], total: 0 })
   })
 })
-enableAutoUnmount(afterEach)
 afterEach(() => {
   vi.unstubAllGlobals()
   document.body.innerHTML = ''

@@ -1,4 +1,4 @@
-import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 import { json, serveWith, settled } from '../testing/kitchen'
@@ -20,7 +20,6 @@ beforeEach(() => {
     return json(422, { detail: 'Value must be a length, such as 12 mm, not ‘thick’.' })
   })
 })
-enableAutoUnmount(afterEach)
 afterEach(() => vi.unstubAllGlobals())
 
 describe('NumberField', () => {

@@ -1,4 +1,3 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 
 import { house } from '../api/house'
@@ -11,7 +10,6 @@ import PacksEditor from './PacksEditor.vue'
 import PairsEditor from './PairsEditor.vue'
 
 const TEMPER = { melt_c: 48, cool_c: 27.5, work_c: 31.5 }
-enableAutoUnmount(afterEach)
 afterEach(() => {
   vi.useRealTimers()
   vi.unstubAllGlobals()

@@ -1,5 +1,8 @@
 import 'fake-indexeddb/auto'
 
+import { disableAutoUnmount, enableAutoUnmount } from '@vue/test-utils'
+import { afterEach, vi } from 'vitest'
+
 /** Every test knows what the product knows of the trade: core's own words, written out. */
 import { house } from '../api/house'
 import type { House } from '../api/types'
@@ -20,3 +23,8 @@ class NeverSeen implements IntersectionObserver {
   }
 }
 globalThis.IntersectionObserver = NeverSeen
+
+/** Files share what they import; what one puts on the page or in the browser's place goes with it. */
+disableAutoUnmount()
+enableAutoUnmount(afterEach)
+vi.unstubAllGlobals()

@@ -9,7 +9,7 @@ from fernbell.core.desserts.regions.enclosed import Enclosed
 from fernbell.core.desserts.regions.film import Film, exposed_surface
 from fernbell.core.desserts.regions.flat import FromSheet, piece_of
 from fernbell.core.desserts.regions.leaves import Leaves
-from fernbell.core.desserts.regions.lined import Hollow, Lined, roll_out
+from fernbell.core.desserts.regions.lined import Hollow, Lined, circles_to_make, roll_out
 from fernbell.core.desserts.regions.mounds import Mounds
 from fernbell.core.desserts.regions.pieces import Pieces
 from fernbell.core.desserts.regions.places import all_over, along_edge, side_by_side
@@ -17,6 +17,7 @@ from fernbell.core.desserts.regions.puddle import Puddle
 from fernbell.core.desserts.regions.region import (
     DRAWN,
     HELD,
+    UNDER,
     DrawnLayer,
     Region,
     Shape,
@@ -29,11 +30,12 @@ from fernbell.core.desserts.regions.rest import Pour, Rest
 from fernbell.core.desserts.regions.strip import Strip, liner_sheet, strip_length
 from fernbell.core.desserts.regions.under import Under
 from fernbell.core.desserts.regions.wash import Wash
-from fernbell.core.desserts.regions.wound import Bar, Winding, Wound, sheet_length
+from fernbell.core.desserts.regions.wound import Bar, Winding, Wound, left_bare, sheet_length
 
 __all__ = [
     "DRAWN",
     "HELD",
+    "UNDER",
     "Bar",
     "Block",
     "Course",
@@ -64,7 +66,9 @@ __all__ = [
     "Wound",
     "all_over",
     "along_edge",
+    "circles_to_make",
     "exposed_surface",
+    "left_bare",
     "liner_sheet",
     "piece_of",
     "roll_out",

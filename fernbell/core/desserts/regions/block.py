@@ -12,7 +12,7 @@ from fernbell.core.molds import Loop, Plan, Solid, box, moved
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Block(Region):
     """A solid standing at a height above the board, perhaps off the middle [mm].
 

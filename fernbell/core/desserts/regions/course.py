@@ -10,7 +10,7 @@ from fernbell.core.molds import Loop, Solid
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Course(Region):
     """What is between two heights of a mold, less what was there before it [mm]."""
 

@@ -8,7 +8,7 @@ from fernbell.core.desserts.regions.wash import Wash
 from fernbell.core.molds import Loop, box
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Crust(Wash):
     """So many grams on 100 cm² of the top, over what coats it [mm]."""
 

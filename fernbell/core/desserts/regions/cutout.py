@@ -17,7 +17,7 @@ from fernbell.core.molds import box as loop_box
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Cutout(Region):
     """A disc so wide and thin, over what lies under it [mm]."""
 

@@ -15,7 +15,7 @@ from fernbell.starter.practice import practice
 WIDE_MM, THICK_MM = practice("drip width"), practice("drip thickness")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Drops(Region):
     """Drips that run so far down at places along the edge [mm]."""
 

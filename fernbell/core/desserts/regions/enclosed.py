@@ -8,7 +8,7 @@ from fernbell.core.desserts.regions.region import HELD, Region, Surroundings, Ta
 from fernbell.core.molds import Loop, Solid
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Enclosed(Region):
     """The outside of another dessert, so far above the board [mm]; it is weighed by itself."""
 

@@ -6,13 +6,18 @@ from dataclasses import dataclass
 from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.regions.outlines import skin
 from fernbell.core.desserts.regions.region import COAT, Region, Surroundings, Takes
-from fernbell.core.molds import MM2_PER_CM2, Loop, Solid, box
-from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
+from fernbell.core.molds import MM2_PER_CM2, Coating, Loop, Solid, box, coating_of
+from fernbell.core.working import GEOMETRY, Given, Working, figure_text
+
+STEINER = GEOMETRY + "; bodies at a distance, Steiner 1840: exact for a ball and a cylinder"
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Film(Region):
-    """A film over a solid, or on its top only; others under it stand out and stand over [mm]."""
+    """A film over a solid, or on its top only; others under it stand out and stand over [mm].
+
+    It goes `all_round` what is dipped; `under_it` it is also where a log is coated on its side.
+    """
 
     part: str
     name: str
@@ -22,6 +27,7 @@ class Film(Region):
     out_mm: float
     over_mm: float
     all_round: bool = False
+    under_it: bool = False
 
     layer = None
     goes_by = "by surface"
@@ -32,13 +38,41 @@ class Film(Region):
         """How far it moves the wall outwards [mm]."""
         return 0.0 if self.top_only else self.thick_mm
 
+    @property
+    def raises_mm(self) -> float:
+        """By what of it is under the dessert."""
+        return self.thick_mm if self.under_it else 0.0
+
     def amount(self, name: str, near: Surroundings) -> Takes:
         """Its surface, and the volume of the film."""
-        covers = {"top_only": self.top_only, "all_round": self.all_round}
-        surface = exposed_surface(near.outer, **covers)
-        return Takes(surface.figure, surface, self._volume(name, surface))
+        if self.top_only:
+            surface = _top(near.outer, self.out_mm)
+            return Takes(surface.figure, surface, self._on_top(name, surface))
+        bare = exposed_surface(near.outer, top_only=False, all_round=self.all_round)
+        surface = self._coated(bare, near) if self.out_mm else bare
+        return Takes(surface.figure, surface, self._around(name, surface, near))
 
-    def _volume(self, name: str, surface: Working) -> Working:
+    def _coating(self, near: Surroundings) -> Coating:
+        return coating_of(near.outer, all_round=self.all_round)
+
+    def _coated(self, bare: Working, near: Surroundings) -> Working:
+        """The surface of what is coated already."""
+        terms, under = self._coating(near), self.out_mm
+        surface = terms.over(under).surface_mm2 / MM2_PER_CM2
+        bend, corner = figure_text(2 * terms.bend_mm), figure_text(3 * terms.corner)
+        return Working(
+            figure="Coated surface",
+            value=surface,
+            unit="cm²",
+            given=(Given("bare surface", bare.value, "cm²"), Given("under it", under, "mm")),
+            law="coated surface = bare surface + what its edges and curves add",
+            arithmetic=f"{figure_text(bare.value)} + ({bend} × {figure_text(under)} + "
+            f"{corner} × {figure_text(under)}²) / 100 = {figure_text(surface)} cm²",
+            source=STEINER,
+            steps=(bare,),
+        )
+
+    def _on_top(self, name: str, surface: Working) -> Working:
         volume = surface.value * self.thick_mm / 10
         return Working(
             figure=f"Volume of {name}",
@@ -51,7 +85,28 @@ class Film(Region):
             law="volume = surface × thickness",
             arithmetic=f"{figure_text(surface.value)} × {figure_text(self.thick_mm)} / 10 = "
             f"{figure_text(volume)} ml",
-            source=COMMON_PRACTICE + "; a film thin against the dessert, corners not counted",
+            source=GEOMETRY,
+            steps=(surface,),
+        )
+
+    def _around(self, name: str, surface: Working, near: Surroundings) -> Working:
+        terms, thick = self._coating(near).over(self.out_mm), figure_text(self.thick_mm)
+        volume = terms.volume_ml(self.thick_mm)
+        cubed = f" + {figure_text(terms.corner)} × {thick}³" if terms.corner else ""
+        return Working(
+            figure=f"Volume of {name}",
+            value=volume,
+            unit="ml",
+            given=(
+                Given("surface", surface.value, "cm²"),
+                Given("thickness", self.thick_mm, "mm"),
+                Given("its edges and curves", terms.bend_mm, "mm"),
+            ),
+            law="volume = surface × thickness + edges and curves × thickness² + corners × "
+            "thickness³",
+            arithmetic=f"({figure_text(100 * surface.value)} × {thick} + "
+            f"{figure_text(terms.bend_mm)} × {thick}²{cubed}) / 1 000 = {figure_text(volume)} ml",
+            source=STEINER,
             steps=(surface,),
         )
 
@@ -62,25 +117,39 @@ class Film(Region):
     def outlines(self, near: Surroundings) -> Iterator[tuple[Loop, ...]]:
         """A strip on top, or over top and sides."""
         outer, top = near.outer, near.outer.height_mm + self.over_mm
-        if not outer.is_upright and not self.top_only:
-            yield skin(outer, self.out_mm, self.thick_mm)
+        # Of an empty mold there is a floor, and nothing that has sides.
+        if not self.top_only and outer.height_mm > 0:
+            yield skin(outer, self.out_mm, self.thick_mm, on_board=not self.under_it)
             return
         half = outer.plan_at(outer.height_mm).length_mm / 2 + self.out_mm
-        out, high = half + self.thick_mm, top + self.thick_mm
-        if self.top_only:
-            yield (box(-half, half, top, high),)
+        hole = outer.plan_at(outer.height_mm).hole()
+        inner = max((x for x, _ in hole), default=0.0) if hole else 0.0
+        high = top + self.thick_mm
+        if inner:
+            yield box(-half, -inner, top, high), box(inner, half, top, high)
         else:
-            yield (
-                (
-                    *((-out, 0.0), (-out, high), (out, high), (out, 0.0)),
-                    *((half, 0.0), (half, top), (-half, top), (-half, 0.0)),
-                ),
-            )
+            yield (box(-half, half, top, high),)
 
     def reach(self, near: Surroundings) -> tuple[float, float]:
         """To its outside."""
         wide = near.outer.across_mm + 2 * (self.out_mm + self.side_mm)
         return wide, near.outer.height_mm + self.over_mm + self.thick_mm
+
+
+def _top(solid: Solid, out_mm: float) -> Working:
+    """The top of what is coated so thick at its sides already."""
+    if not out_mm:
+        return exposed_surface(solid, top_only=True)
+    area = solid.plan_at(solid.height_mm).grown(out_mm).area_mm2 / MM2_PER_CM2
+    return Working(
+        figure="Coated top",
+        value=area,
+        unit="cm²",
+        given=(*solid.measures(), Given("coated at its sides", out_mm, "mm")),
+        law="area of its upper side with what coats the sides",
+        arithmetic=f"{figure_text(area)} cm², from its outline so much wider",
+        source=GEOMETRY,
+    )
 
 
 def exposed_surface(solid: Solid, *, top_only: bool, all_round: bool = False) -> Working:

@@ -8,11 +8,15 @@ from fernbell.core.molds import Plan, RoundedBox
 
 @dataclass(frozen=True, slots=True)
 class FromSheet:
-    """So many pieces for one dessert, cut from a sheet so thick [mm]."""
+    """So many pieces for one dessert, cut from a sheet so thick [mm].
+
+    Of what `breaks` spare pieces are cut too.
+    """
 
     piece: Blank
     each: int
     thick_mm: float
+    breaks: bool = True
 
 
 def piece_of(plan: Plan) -> Blank:

@@ -14,7 +14,7 @@ from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 _ARC_STEPS = 16
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Leaves(Region):
     """So many pieces of a sheet so thin, standing around the dessert or lying on it [mm].
 

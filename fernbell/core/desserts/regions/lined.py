@@ -1,5 +1,6 @@
 """A thickness on floor and wall: paste in a pan, crumb pressed in, a chocolate shell."""
 
+import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 
@@ -11,16 +12,23 @@ from fernbell.core.desserts.regions.block import solid_volume
 from fernbell.core.desserts.regions.flat import FromSheet
 from fernbell.core.desserts.regions.outlines import around
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
-from fernbell.core.molds import Loop, Plan, Solid
-from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
+from fernbell.core.molds import MM3_PER_ML, Loop, Plan, Puff, Solid
+from fernbell.core.working import (
+    COMMON_PRACTICE,
+    GEOMETRY,
+    MASS_BALANCE,
+    Given,
+    Working,
+    figure_text,
+)
 from fernbell.starter.practice import practice as figure
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Lined(Region):
     """What is between a mold and the room inside the lining, which stands so high in it [mm].
 
-    It ends at a height; above it the mold is bare.
+    It ends at a height; above it the mold is bare. Built `upright` it may be rolled and laid in.
     """
 
     part: str
@@ -31,6 +39,7 @@ class Lined(Region):
     mold: Solid
     inner: Solid
     stands_mm: float
+    upright: bool = False
 
     layer = None
     goes_by = "by surface"
@@ -92,8 +101,8 @@ class Lined(Region):
 
     def from_sheet(self) -> FromSheet | None:
         """What a round pan is lined with, rolled out; pressed in where it is not round."""
-        wide = roll_out(self.mold)
-        return FromSheet(RoundBlank(wide.value), 1, self.thick_mm) if wide else None
+        wide = roll_out(self.mold, self.high_mm)
+        return FromSheet(RoundBlank(wide.value), 1, self.thick_mm, breaks=False) if wide else None
 
     def _loops(self) -> tuple[Loop, ...]:
         inner = self.inner.section(0.0, self._in_it(self.high_mm))
@@ -116,11 +125,12 @@ class Lined(Region):
         return self.mold.across_mm, self.high_mm
 
 
-def roll_out(mold: Solid) -> Working | None:
+def roll_out(mold: Solid, high_mm: float) -> Working | None:
     """How wide paste is rolled to line a round pan; d + 2 h + overhang.
 
     Args:
         mold: the pan [Solid].
+        high_mm: where the lining ends [mm].
     Returns:
         the working [mm]; None where it is not round.
     Source:
@@ -128,39 +138,120 @@ def roll_out(mold: Solid) -> Working | None:
     """
     if mold.symmetry != "round":
         return None
-    across, height, over = mold.across_mm, mold.height_mm, figure("paste overhang")
+    across, height, over = mold.plan_at(high_mm).length_mm, high_mm, figure("paste overhang")
     wide = across + 2 * height + over
     return Working(
         figure="Rolled out",
         value=wide,
         unit="mm",
         given=(
-            Given("pan across", across, "mm"),
-            Given("depth", height, "mm"),
+            Given("pan across, where the lining ends", across, "mm"),
+            Given("lined up to", height, "mm"),
             Given("overhang in all", over, "mm"),
         ),
-        law="across = the pan + 2 × its depth + what hangs over",
+        law="across = the pan + 2 × how high it is lined + what hangs over",
         arithmetic=f"{figure_text(across)} + 2 × {figure_text(height)} + {figure_text(over)} = "
         f"{figure_text(wide)} mm",
         source=COMMON_PRACTICE,
     )
 
 
-@dataclass(frozen=True, slots=True)
-class Hollow(Lined):
-    """A shell that bakes hollow: it is piped as one mound, and weighed by all of what it becomes.
+def circles_to_make(name: str, one: Working, count: int, circle: Working, lined: Lined) -> Working:
+    """What is made of a paste so that every pan gets its circle.
 
-    The density of what is baked counts its hollow.
+    What is trimmed off the pans is rolled out once more: k circles and ⌊k (1 − s)⌋ of their trim
+    line n pans, where s is how much of a circle stays in its pan.
+
+    Args:
+        name: of the paste [text].
+        one: what lines one pan [g].
+        count: n, how many pans [1].
+        circle: how wide it is rolled [mm].
+        lined: the lining [Lined].
+    Returns:
+        the working of what is made [g].
+    Source:
+        common practice: trim is rolled out once more, not twice.
+    """
+    volume = lined.volume_between(0.0, lined.high_mm)
+    whole_ml = math.pi / 4 * circle.value**2 * lined.thick_mm / MM3_PER_ML
+    # A circle narrower than what it lines cannot be; a thick wall is pressed up.
+    share = min(1.0, volume / whole_ml)
+    first = next(k for k in range(1, count + 1) if k + math.floor(k * (1 - share) + 1e-9) >= count)
+    each = one.value / share
+    value = max(first * each, one.value * count)
+    again = count - first
+    return Working(
+        figure=f"{name} to make",
+        value=value,
+        unit="g",
+        given=(
+            Given("lines one pan", one.value, "g"),
+            Given("of its circle", 100 * share, "%"),
+            Given("circles rolled first", first, ""),
+            Given("circles of their trim", again, ""),
+        ),
+        law="to make = circles rolled first × what a circle weighs; their trim is rolled once more",
+        arithmetic=f"{first} × {figure_text(one.value)} / {figure_text(share)} = "
+        f"{figure_text(value)} g",
+        source=COMMON_PRACTICE,
+        steps=(one, circle),
+    )
+
+
+def _piped(name: str, mound: Puff) -> Working:
+    across, high, value = mound.piped_mm, mound.piped_height_mm, mound.piped_ml
+    return Working(
+        figure=f"{name}, piped",
+        value=value,
+        unit="ml",
+        given=(Given("piped across", across, "mm"), Given("piped high", high, "mm")),
+        law="volume = π/6 × across² × high: half an ellipsoid",
+        arithmetic=f"π/6 × {figure_text(across)}² × {figure_text(high)} / 1 000 = "
+        f"{figure_text(value)} ml",
+        source=f"{COMMON_PRACTICE}; the shape is a model",
+    )
+
+
+def _baked_mass(name: str, piped: Working, raw_g_ml: float, lost_percent: float) -> Working:
+    kept = 1 - lost_percent / 100
+    value = piped.value * raw_g_ml * kept
+    return Working(
+        figure=f"{name} in one dessert",
+        value=value,
+        unit="g",
+        given=(
+            Given("piped", piped.value, "ml"),
+            Given("density, raw", raw_g_ml, "g/ml"),
+            Given("lost in the oven", lost_percent, "%"),
+        ),
+        law="mass = what is piped × its raw density × (1 − what the oven takes)",
+        arithmetic=f"{figure_text(piped.value)} × {figure_text(raw_g_ml)} × {figure_text(kept)} = "
+        f"{figure_text(value)} g",
+        source=MASS_BALANCE,
+        steps=(piped,),
+    )
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Hollow(Lined):
+    """A shell that bakes hollow: it is piped as one mound and weighed by that.
+
+    In any other mold it is weighed by all of what it becomes; the density of what is baked counts
+    its hollow.
     """
 
     goes_by = "by volume"
 
     def amount(self, name: str, near: Surroundings) -> Takes:
-        """The whole of it when baked, its hollow too."""
-        del near
-        mold = self.mold
-        working = solid_volume(f"Volume of {name}, baked, with its hollow", mold)
-        return Takes(working.figure, working, working)
+        """The mound as it is piped, less what the oven takes; baked, its hollow too."""
+        baked = solid_volume(f"Volume of {name}, baked, with its hollow", self.mold)
+        reading = near.readings[self.formula]
+        if not isinstance(self.mold, Puff) or reading.raw_g_ml is None:
+            return Takes(baked.figure, baked, baked)
+        piped = _piped(name, self.mold)
+        lost = reading.formula.losses.cooking_percent
+        return Takes(piped.figure, piped, baked, _baked_mass(name, piped, reading.raw_g_ml, lost))
 
     def from_sheet(self) -> FromSheet | None:
         """It is piped."""

@@ -11,7 +11,7 @@ from fernbell.core.molds import MM3_PER_ML, Loop
 from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, Given, Working, figure_text
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Mounds(Region):
     """Half ellipsoids so wide and high at places on what is coated [mm]."""
 

@@ -12,6 +12,7 @@ from fernbell.core.molds import Loop, Solid
 _FINEST_MM, _GRID_MM, _SLIVER_MM = 0.01, 1e-4, 0.12
 _FAR_MM = 1e4
 _STEPS = 40
+_OVER_BOARD = box(-_FAR_MM, 0.0, _FAR_MM, _FAR_MM)
 
 
 def around(loops: Iterable[Loop], holes: Iterable[Iterable[Loop]]) -> tuple[Loop, ...]:
@@ -39,27 +40,32 @@ def _around(loops: tuple[Loop, ...], holes: tuple[tuple[Loop, ...], ...]) -> tup
     return tuple(loops_of(firm))
 
 
-def skin(solid: Solid, under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
-    """A film over top and sides of what stands on a board, others under it.
+def skin(
+    solid: Solid, under_mm: float, thick_mm: float, *, on_board: bool = True
+) -> tuple[Loop, ...]:
+    """A film over top and sides of what stands on a board, others under it; or all round it.
 
     Args:
         solid: what is covered [Solid].
         under_mm: how thick is what lies under it [mm].
         thick_mm: how thick it is [mm].
+        on_board: whether nothing of it is below the floor [bool].
     Returns:
         closed polygons [mm].
     Source:
         geometry.
     """
-    return _skin(solid.section(0.0, solid.height_mm), under_mm, thick_mm)
+    return _skin(solid.section(0.0, solid.height_mm), under_mm, thick_mm, on_board)
 
 
 @lru_cache(maxsize=256)
-def _skin(section: tuple[Loop, ...], under_mm: float, thick_mm: float) -> tuple[Loop, ...]:
+def _skin(
+    section: tuple[Loop, ...], under_mm: float, thick_mm: float, on_board: bool
+) -> tuple[Loop, ...]:
     covered = _filled(section)
     inner = covered.buffer(under_mm) if under_mm else covered
-    over_board = box(-_FAR_MM, 0.0, _FAR_MM, _FAR_MM)
-    return tuple(loops_of(covered.buffer(under_mm + thick_mm).difference(inner) & over_board))
+    film = covered.buffer(under_mm + thick_mm).difference(inner)
+    return tuple(loops_of(film & _OVER_BOARD if on_board else film))
 
 
 def top_at(solid: Solid, x_mm: float) -> float:

@@ -15,7 +15,7 @@ _CIRCLE = tuple((math.cos(math.pi * i / 18), math.sin(math.pi * i / 18)) for i i
 _HALF_CIRCLE = tuple((math.cos(math.pi * i / 12), math.sin(math.pi * i / 12)) for i in range(13))
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Pieces(Region):
     """So many of a weight on every portion, over what coats the dessert [mm].
 

@@ -13,7 +13,7 @@ _DEEP_MM = 2.5
 """How deep a sauce stands on a plate; common practice."""
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Puddle(Pieces):
     """So many grams on every portion."""
 

@@ -28,10 +28,10 @@ class DrawnLayer:
     overlaps: bool = False
 
 
-REST, SOLID = DrawnLayer("rest", in_mold=True), DrawnLayer("solid", in_mold=True)
-COAT, BAND = DrawnLayer("coat", in_mold=False), DrawnLayer("band", in_mold=False)
-GARNISH = DrawnLayer("garnish", in_mold=False, overlaps=True)
-UNDER, HELD = DrawnLayer("under", in_mold=False), DrawnLayer("held", in_mold=False)
+REST, SOLID = DrawnLayer(name="rest", in_mold=True), DrawnLayer(name="solid", in_mold=True)
+COAT, BAND = DrawnLayer(name="coat", in_mold=False), DrawnLayer(name="band", in_mold=False)
+GARNISH = DrawnLayer(name="garnish", in_mold=False, overlaps=True)
+UNDER, HELD = DrawnLayer(name="under", in_mold=False), DrawnLayer(name="held", in_mold=False)
 DRAWN = (REST, SOLID, COAT, UNDER, BAND, HELD, GARNISH)
 """Layers of the drawing from the back to the front."""
 
@@ -94,8 +94,9 @@ class Surroundings:
         return region.name or self.readings[region.formula].formula.name
 
     def density_g_ml(self, region: "Region") -> float | None:
-        """The density of its formula [g/ml]; None where unknown."""
-        return self.readings[region.formula].density_g_ml
+        """The density of its formula [g/ml]; None where unknown, as in a picture of a kind."""
+        reading = self.readings.get(region.formula)
+        return reading.density_g_ml if reading else None
 
 
 @dataclass(frozen=True, slots=True)

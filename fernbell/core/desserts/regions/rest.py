@@ -17,7 +17,7 @@ Taken = tuple[tuple[str, float], ...]
 """Names and volumes of what stands in it, shape (n,) [ml]."""
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Pour:
     """One pour of the fill, between two heights above the board, in one dessert."""
 
@@ -28,7 +28,7 @@ class Pour:
     mass: Working | None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Rest(Region):
     """Whatever room is left below a level; `stops` are its pours in their order, each by name.
 
@@ -91,7 +91,7 @@ class Rest(Region):
             called = f"{own}, {name}"
             volume = self._pour(called, low, high, near)
             mass = mass_of(called, volume, density) if density else None
-            made.append(Pour(own, low, high, volume, mass))
+            made.append(Pour(name=own, low_mm=low, high_mm=high, volume=volume, mass=mass))
         return tuple(made)
 
     def _pour(self, name: str, low: float, high: float, near: Surroundings) -> Working:

@@ -15,7 +15,7 @@ from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 OVERLAP_SOURCE = GEOMETRY + "; the overlap is common practice"
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Strip(Region):
     """An edge × a height × a thickness; what is under it stands out from the wall [mm]."""
 

@@ -9,7 +9,7 @@ from fernbell.core.desserts.regions.region import UNDER, Region, Surroundings, T
 from fernbell.core.molds import Loop, Solid
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Under(Region):
     """A solid on the board, outside the mold [mm]."""
 

@@ -9,7 +9,7 @@ from fernbell.core.molds import Loop
 from fernbell.core.working import COMMON_PRACTICE, Given, Working, figure_text
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Wash(Region):
     """So many grams on 100 cm² of what it soaks; it takes no room of its own.
 

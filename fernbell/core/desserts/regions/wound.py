@@ -18,16 +18,18 @@ from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, T
 from fernbell.core.molds import MM3_PER_ML, Extrusion, Loop, Solid, lying
 from fernbell.core.working import GEOMETRY, Given, Working, figure_text
 
-_TURN_STEPS = 60
+_TURN_STEPS = 90
+_MOST_BARE = 0.25
+"""Of a short sheet, what is left bare at most [1]."""
 ROLL_SOURCE = GEOMETRY + "; the sheet is soft: its section is conserved, no crescent stays empty"
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Winding:
     """A sheet so long, with layers so thick from the inside out, about a core [mm].
 
     `width_mm` is the length of the log, of which both ends are trimmed; so many `knots` of them
-    are set on again.
+    are set on again. What is spread on the sheet ends `bare_mm` before its far end.
     """
 
     length_mm: float
@@ -36,6 +38,7 @@ class Winding:
     core_mm: float
     trim_mm: float
     knots: int = 0
+    bare_mm: float = 0.0
 
     @property
     def pitch_mm(self) -> float:
@@ -43,14 +46,30 @@ class Winding:
         return sum(self.thick_mm)
 
     @property
+    def spread_mm(self) -> float:
+        """How far the sheet is spread with what lies on it [mm]."""
+        return self.length_mm - self.bare_mm
+
+    def length_of(self, place: int) -> float:
+        """How long a layer lies, the sheet being the last [mm]."""
+        return self.length_mm if place == len(self.thick_mm) - 1 else self.spread_mm
+
+    @property
+    def section_mm2(self) -> float:
+        """Of all layers, without the core: the sum of length × thickness [mm²]."""
+        return sum(self.length_of(place) * thick for place, thick in enumerate(self.thick_mm))
+
+    @property
     def diameter_mm(self) -> float:
-        """D = sqrt(d² + 4 L t / pi) [mm]."""
-        return math.sqrt(self.core_mm**2 + 4 * self.length_mm * self.pitch_mm / math.pi)
+        """D = sqrt(d² + 4 A / pi) [mm]."""
+        return math.sqrt(self.core_mm**2 + 4 * self.section_mm2 / math.pi)
 
     @property
     def turns(self) -> float:
-        """How often it goes round its middle [1]."""
-        return (self.diameter_mm - self.core_mm) / 2 / self.pitch_mm
+        """How often it goes round its middle, its bare end last [1]."""
+        filled = math.sqrt(self.core_mm**2 + 4 * self.spread_mm * self.pitch_mm / math.pi)
+        wound = (filled - self.core_mm) / 2 / self.pitch_mm
+        return wound + self.bare_mm / (math.pi * (filled + self.thick_mm[-1]))
 
     @property
     def log_mm(self) -> float:
@@ -70,38 +89,71 @@ class Winding:
 
     def diameter_working(self) -> Working:
         """The working of its diameter [mm]."""
-        length, pitch, core = self.length_mm, self.pitch_mm, self.core_mm
+        length, core = self.length_mm, self.core_mm
+        sheet, filling = self.thick_mm[-1], sum(self.thick_mm[:-1])
         value = self.diameter_mm
+        layers = f"{figure_text(length)} × {figure_text(sheet)}"
+        if filling:
+            layers = f"({layers} + {figure_text(self.spread_mm)} × {figure_text(filling)})"
         return Working(
             figure="Rolled, across",
             value=value,
             unit="mm",
             given=(
                 Given("sheet, in the direction it is rolled", length, "mm"),
-                Given("sheet and filling thick", pitch, "mm"),
+                Given("sheet thick", sheet, "mm"),
+                *((Given("spread so far", self.spread_mm, "mm"),) if filling else ()),
+                *((Given("spread thick", filling, "mm"),) if filling else ()),
                 Given("core across", core, "mm"),
             ),
-            law="across² = core² + 4 × sheet length × thickness / π",
-            arithmetic=f"√({figure_text(core)}² + 4 × {figure_text(length)} × "
-            f"{figure_text(pitch)} / π) = {figure_text(value)} mm; "
+            law="across² = core² + 4 × (sheet length × thickness + spread length × thickness) / π"
+            if filling
+            else "across² = core² + 4 × sheet length × thickness / π",
+            arithmetic=f"√({figure_text(core)}² + 4 × {layers} / π) = {figure_text(value)} mm; "
             f"{figure_text(self.turns)} turns",
             source=ROLL_SOURCE,
         )
 
 
-def sheet_length(diameter_mm: float, pitch_mm: float, core_mm: float = 0.0) -> float:
-    """How long a sheet has to be for a roll; L = pi (D² - d²) / 4 t.
+def sheet_length(
+    diameter_mm: float,
+    sheet_mm: float,
+    spread_mm: float = 0.0,
+    core_mm: float = 0.0,
+    finger_mm: float = 0.0,
+) -> float:
+    """How long a sheet has to be for a roll; L = (pi (D² - d²) / 4 + b s) / (t + s).
 
     Args:
-        diameter_mm: of the roll [mm].
-        pitch_mm: sheet and filling together [mm].
-        core_mm: across the core, 0 for none [mm].
+        diameter_mm: D, of the roll [mm].
+        sheet_mm: t, how thick the sheet is [mm].
+        spread_mm: s, how thick what is spread on it is together [mm].
+        core_mm: d, across the core, 0 for none [mm].
+        finger_mm: b, left bare at the far end of a long sheet; see `left_bare` [mm].
     Returns:
         the length in the direction it is rolled [mm].
     Source:
         geometry: the section is conserved.
     """
-    return math.pi * (diameter_mm**2 - core_mm**2) / (4 * pitch_mm)
+    section = math.pi * (diameter_mm**2 - core_mm**2) / 4
+    long_ = (section + finger_mm * spread_mm) / (sheet_mm + spread_mm)
+    if left_bare(long_, finger_mm) == finger_mm:
+        return long_
+    return section / (sheet_mm + spread_mm * (1 - _MOST_BARE))
+
+
+def left_bare(length_mm: float, finger_mm: float) -> float:
+    """What is left bare at the far end of a sheet.
+
+    Args:
+        length_mm: of the sheet [mm].
+        finger_mm: what is usual [mm].
+    Returns:
+        that, and no more than a quarter of a short sheet [mm].
+    Source:
+        common practice.
+    """
+    return min(finger_mm, _MOST_BARE * length_mm)
 
 
 @lru_cache(maxsize=64)
@@ -131,9 +183,13 @@ def spiral(roll: Winding) -> tuple[tuple[Loop, ...], ...]:
 
 
 def _band(roll: Winding, inner_mm: float, outer_mm: float, middle_z: float) -> Polygon:
-    """One layer, wound from the core outwards until the sheet closes over it."""
+    """One layer, wound from the core outwards as far as it is spread: its middle line is as long.
+
+    Of an Archimedean line, l = 2 pi (r0 turns + pitch turns² / 2).
+    """
     pitch, begin = roll.pitch_mm, roll.core_mm / 2
-    turns = max(0.1, roll.turns - roll.thick_mm[-1] / pitch)
+    first = begin + (inner_mm + outer_mm) / 2
+    turns = (math.sqrt(first**2 + pitch * roll.spread_mm / math.pi) - first) / pitch
     steps = max(8, math.ceil(turns * _TURN_STEPS))
 
     def side(offset_mm: float) -> list[tuple[float, float]]:
@@ -148,7 +204,7 @@ def _band(roll: Winding, inner_mm: float, outer_mm: float, middle_z: float) -> P
     return whole if whole.is_valid else whole.buffer(0)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Wound(Region):
     """One layer of a roll, as long and wide as the sheet."""
 
@@ -187,18 +243,23 @@ class Wound(Region):
         """The sheet's area, and its volume."""
         del near
         roll, thick = self.roll, self.thick_mm
-        area = roll.length_mm * roll.width_mm / 100
+        length = roll.length_of(self.place)
+        area = length * roll.width_mm / 100
+        bare = roll.length_mm - length
+        left = (Given("left bare at its far end", bare, "mm"),) if bare else ()
+        along = f"({figure_text(roll.length_mm)} − {figure_text(bare)})"
         sheet = Working(
             figure=f"Sheet of {name}",
             value=area,
             unit="cm²",
             given=(
                 Given("sheet, in the direction it is rolled", roll.length_mm, "mm"),
+                *left,
                 Given("sheet, across", roll.width_mm, "mm"),
             ),
-            law="area = length × width",
-            arithmetic=f"{figure_text(roll.length_mm)} × {figure_text(roll.width_mm)} / 100 = "
-            f"{figure_text(area)} cm²",
+            law="area = (length − what is left bare) × width" if bare else "area = length × width",
+            arithmetic=f"{along if bare else figure_text(length)} × {figure_text(roll.width_mm)} "
+            f"/ 100 = {figure_text(area)} cm²",
             source=GEOMETRY,
         )
         volume = Working(
@@ -231,7 +292,7 @@ class Wound(Region):
         return self.roll.diameter_mm, self.roll.diameter_mm
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Bar(Region):
     """A round bar laid at the start of a roll, as long as the sheet is wide [mm]."""
 

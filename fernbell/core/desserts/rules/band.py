@@ -28,7 +28,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Band(Part):
     """A strip around the foot."""
 
@@ -41,6 +41,7 @@ class Band(Part):
     rule: Literal["band"] = "band"
 
     words = WORDS
+    builds = ("band",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -50,7 +51,9 @@ class Band(Part):
         """As high as is usual, or as the mold."""
         height = min(practice.BAND_HEIGHT.value, body.mold.height_mm)
         thickness, overlap = practice.BAND_THICKNESS.value, practice.BAND_OVERLAP.value
-        return cls(key, formula, height, thickness, overlap)
+        return cls(
+            key=key, formula=formula, height_mm=height, thickness_mm=thickness, overlap_mm=overlap
+        )
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -60,8 +63,18 @@ class Band(Part):
         """Around the coats and the bands there are."""
         out = sum(film.side_mm for film in body.films) + sum(strip.film_mm for strip in body.strips)
         edge = body.mold.perimeter_at(0.0)
-        sizes = (self.height_mm, self.thickness_mm, self.overlap_mm)
-        return (Strip(self.key, self.name, self.formula, edge, *sizes, out),)
+        return (
+            Strip(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                edge_mm=edge,
+                height_mm=self.height_mm,
+                film_mm=self.thickness_mm,
+                overlap_mm=self.overlap_mm,
+                out_mm=out,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Laid around."""

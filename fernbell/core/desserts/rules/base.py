@@ -42,7 +42,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Base(Part):
     """A disc or plank on the board, with its own size; several bases stack."""
 
@@ -54,6 +54,7 @@ class Base(Part):
     rule: Literal["base"] = "base"
 
     words = WORDS
+    builds = ("base",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -64,7 +65,7 @@ class Base(Part):
         height = min(practice.BASE_HEIGHT.value, round(body.mold.height_mm / 5))
         height, low = max(1.0, height), body.board_top_mm
         across = inside(body, practice.BASE_GAP.value, low, low + height)
-        return cls(key, formula, height, across)
+        return cls(key=key, formula=formula, height_mm=height, across_mm=across)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -76,12 +77,12 @@ class Base(Part):
         solid = body.solid_within(self.across_mm, self.height_mm)
         return (
             Block(
-                self.key,
-                None,
-                self.name,
-                self.formula,
-                solid,
-                low,
+                part=self.key,
+                layer=None,
+                name=self.name,
+                formula=self.formula,
+                solid=solid,
+                low_mm=low,
                 on_board=True,
                 edge_shown=not body.blocks,
             ),

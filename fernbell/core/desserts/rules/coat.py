@@ -33,7 +33,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Coat(Part):
     """A thickness on the exposed surface, with run-off that is saved and a least pour."""
 
@@ -48,6 +48,7 @@ class Coat(Part):
     rule: Literal["coat"] = "coat"
 
     words = WORDS
+    builds = ("coat",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -59,11 +60,11 @@ class Coat(Part):
         """As a mirror glaze is poured."""
         del body
         return cls(
-            key,
-            formula,
-            practice.COAT_THICKNESS.value,
-            practice.COAT_RUNOFF.value,
-            practice.COAT_LEAST_POUR.value,
+            key=key,
+            formula=formula,
+            thickness_mm=practice.COAT_THICKNESS.value,
+            runoff_percent=practice.COAT_RUNOFF.value,
+            least_pour_g=practice.COAT_LEAST_POUR.value,
         )
 
     def uses(self) -> tuple[Use, ...]:
@@ -74,9 +75,19 @@ class Coat(Part):
         """Over the films there are."""
         out = sum(film.side_mm for film in body.films)
         over = sum(film.thick_mm for film in body.films)
-        thick = (self.thickness_mm, self.top_only)
-        sizes = (*thick, out, over, self.dipped)
-        return (Film(self.key, self.name, self.formula, *sizes),)
+        return (
+            Film(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                thick_mm=self.thickness_mm,
+                top_only=self.top_only,
+                out_mm=out,
+                over_mm=over,
+                all_round=self.dipped,
+                under_it=self.dipped or body.roll is not None,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Poured over, or dipped."""

@@ -25,7 +25,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Core(Part):
     """A round bar as long as the sheet is wide."""
 
@@ -36,6 +36,7 @@ class Core(Part):
     rule: Literal["core"] = "core"
 
     words = WORDS
+    builds = ("core",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -44,7 +45,7 @@ class Core(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As thick as is usual."""
         del body
-        return cls(key, formula, practice.CORE_ACROSS.value)
+        return cls(key=key, formula=formula, across_mm=practice.CORE_ACROSS.value)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -55,8 +56,17 @@ class Core(Part):
         roll = body.roll
         middle = roll.diameter_mm / 2 if roll else self.across_mm / 2
         long_ = roll.width_mm if roll else body.mold.longest_mm
-        sizes = (self.across_mm, long_, middle, roll.served_share if roll else 1.0)
-        return (Bar(self.key, self.name, self.formula, *sizes),)
+        return (
+            Bar(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                thick_mm=self.across_mm,
+                length_mm=long_,
+                middle_mm=middle,
+                served_share=roll.served_share if roll else 1.0,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Frozen first."""

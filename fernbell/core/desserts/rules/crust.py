@@ -25,7 +25,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Strewn(Part):
     """So many grams on 100 cm² of the top."""
 
@@ -37,6 +37,7 @@ class Strewn(Part):
     rule: Literal["crust"] = "crust"
 
     words = WORDS
+    builds = ("strew", "torch")
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -45,7 +46,7 @@ class Strewn(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As sugar is strewn to be burned."""
         del body
-        return cls(key, formula, practice.STREWN.value)
+        return cls(key=key, formula=formula, on_100_cm2_g=practice.STREWN.value)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -65,7 +66,16 @@ class Strewn(Part):
             arithmetic=f"{solid.area_text(top)} / 100 = {figure_text(area)} cm²",
             source=GEOMETRY,
         )
-        return (Crust(self.key, self.name, self.formula, self.on_100_cm2_g, working, over),)
+        return (
+            Crust(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                on_100_cm2_g=self.on_100_cm2_g,
+                area=working,
+                over_mm=over,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Strewn evenly, then burned."""

@@ -29,7 +29,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Disc(Part):
     """A disc of a sheet rolled so thin, with spare for what breaks."""
 
@@ -42,6 +42,7 @@ class Disc(Part):
     rule: Literal["disc"] = "disc"
 
     words = WORDS
+    builds = ("disc",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -50,7 +51,13 @@ class Disc(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As wide as what it lies on, or what was piped."""
         across = round(body.mold.shaped_mm)
-        return cls(key, formula, across, practice.DISC_THICKNESS.value, practice.DISC_SPARE.value)
+        return cls(
+            key=key,
+            formula=formula,
+            across_mm=across,
+            thickness_mm=practice.DISC_THICKNESS.value,
+            spare_percent=practice.DISC_SPARE.value,
+        )
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -59,8 +66,16 @@ class Disc(Part):
     def place(self, body: Body) -> tuple[Cutout]:
         """On what is there."""
         under = sum(film.thick_mm for film in body.films)
-        sizes = (self.across_mm, self.thickness_mm)
-        return (Cutout(self.key, self.name, self.formula, *sizes, under),)
+        return (
+            Cutout(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                wide_mm=self.across_mm,
+                thick_mm=self.thickness_mm,
+                under_mm=under,
+            ),
+        )
 
     def make(self, name: str, one: Working, count: int, others_g: float = 0.0) -> Working:
         """With spare for what breaks; it is made, and not on the dessert."""

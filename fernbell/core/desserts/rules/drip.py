@@ -12,7 +12,7 @@ from fernbell.core.desserts.regions import Drops, along_edge
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
-from fernbell.core.working import COMMON_PRACTICE, figure_text
+from fernbell.core.working import COMMON_PRACTICE, counted, figure_text
 
 WORDS = RuleWords(
     rule="drip",
@@ -27,7 +27,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Drip(Part):
     """Drips that run so far, so far from each other."""
 
@@ -39,6 +39,7 @@ class Drip(Part):
     rule: Literal["drip"] = "drip"
 
     words = WORDS
+    builds = ("drip",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -47,7 +48,7 @@ class Drip(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As far apart as is usual, over two thirds of the side at most."""
         runs = float(max(5, min(practice.DRIP_RUNS.value, round(body.top_mm * 2 / 3))))
-        return cls(key, formula, runs, practice.DRIP_SPACING.value)
+        return cls(key=key, formula=formula, runs_mm=runs, every_mm=practice.DRIP_SPACING.value)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -61,15 +62,26 @@ class Drip(Part):
         edge = plan.grown(out).perimeter_mm
         # To the nearest whole: the spacing is an eye's measure.
         places = along_edge(plan, -out, max(1, round(edge / self.every_mm)))
-        sizes = (self.every_mm, self.runs_mm, edge)
-        return (Drops(self.key, self.name, self.formula, *sizes, places, out, over),)
+        return (
+            Drops(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                every_mm=self.every_mm,
+                runs_mm=self.runs_mm,
+                edge_mm=edge,
+                places=places,
+                out_mm=out,
+                over_mm=over,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Let run over the cold edge."""
         (drops,) = made.body.of(self.key)
-        count = figure_text(made.number(self.key))
+        count = counted(made.number(self.key), "drip")
         says = (
-            f"{count} drips over the cold edge, one every {figure_text(self.every_mm)} mm; "
+            f"{count} over the cold edge, one every {figure_text(self.every_mm)} mm; "
             f"{figure_text(self.runs_mm)} mm long"
         )
         shapes = (made.shape(drops),)
@@ -92,8 +104,8 @@ class Drip(Part):
 
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How many, how long."""
-        count = figure_text(made.number(self.key))
-        yield f"{made.name(self.key)}: {count} drips {figure_text(self.runs_mm)} mm long."
+        count = counted(made.number(self.key), "drip")
+        yield f"{made.name(self.key)}: {count} {figure_text(self.runs_mm)} mm long."
 
     def says(self) -> str:
         """How long."""

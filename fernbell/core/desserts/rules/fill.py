@@ -34,7 +34,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Fill(Part):
     """Whatever room is left, up to a level above the board (None: to the rim)."""
 
@@ -47,6 +47,7 @@ class Fill(Part):
     rule: Literal["fill"] = "fill"
 
     words = WORDS
+    builds = ("pour",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -56,7 +57,7 @@ class Fill(Part):
         """To the rim; CoreError where something fills it already."""
         if body.rest:
             raise CoreError("rule", "fill", "used once: this dessert already fills the rest")
-        return cls(key, formula)
+        return cls(key=key, formula=formula)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -67,7 +68,16 @@ class Fill(Part):
         level = body.mold.height_mm if self.level_mm is None else self.level_mm
         solid = body.mold.to_height(level)
         sunk = max(0.0, level - body.board_top_mm) * self.shrink_percent / 100
-        return (Rest(self.key, self.name, self.formula, solid, body.stops(level), sunk),)
+        return (
+            Rest(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                solid=solid,
+                stops=body.stops(level),
+                sunk_mm=sunk,
+            ),
+        )
 
     def make(self, name: str, one: Working, count: int, others_g: float = 0.0) -> Working:
         """With what is scraped off the tray; it is made, and not in the dessert."""

@@ -35,7 +35,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Foot(Part):
     """A disc or plank that the finished dessert is set on, outside its mold."""
 
@@ -47,6 +47,7 @@ class Foot(Part):
     rule: Literal["foot"] = "foot"
 
     words = WORDS
+    builds = ("foot",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -56,7 +57,7 @@ class Foot(Part):
         """A little wider than what stands on it."""
         height = min(practice.BASE_HEIGHT.value, max(1.0, round(body.mold.height_mm / 8)))
         wide = body.outer.plan_at(0.0).length_mm + 2 * practice.FOOT_STANDS_OUT.value
-        return cls(key, formula, height, round(wide))
+        return cls(key=key, formula=formula, height_mm=height, across_mm=round(wide))
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -69,7 +70,14 @@ class Foot(Part):
             plan = standing.grown((self.across_mm - standing.length_mm) / 2)
         except CoreError:
             plan = standing.scaled(self.across_mm / standing.length_mm)
-        return (Under(self.key, self.name, self.formula, Prism(plan, self.height_mm)),)
+        return (
+            Under(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                solid=Prism(plan, self.height_mm),
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """The finished dessert is set on it."""

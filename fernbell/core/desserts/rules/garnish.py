@@ -11,7 +11,7 @@ from fernbell.core.desserts.part import Part, RuleWords, Use
 from fernbell.core.desserts.regions import Pieces
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
-from fernbell.core.working import figure_text
+from fernbell.core.working import counted, figure_text
 
 WORDS = RuleWords(
     rule="garnish",
@@ -26,7 +26,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Garnish(Part):
     """Pieces of a weight on every portion, half pieces allowed; grams a portion are one piece."""
 
@@ -38,6 +38,7 @@ class Garnish(Part):
     rule: Literal["garnish"] = "garnish"
 
     words = WORDS
+    builds = ("garnish",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -46,7 +47,7 @@ class Garnish(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """One small piece."""
         del body
-        return cls(key, formula, practice.GARNISH_PIECE.value)
+        return cls(key=key, formula=formula, piece_g=practice.GARNISH_PIECE.value)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -55,8 +56,16 @@ class Garnish(Part):
     def place(self, body: Body) -> tuple[Pieces]:
         """On the coats."""
         over = sum(film.thick_mm for film in body.films)
-        each = (self.piece_g, self.pieces_per_portion)
-        return (Pieces(self.key, self.name, self.formula, *each, over),)
+        return (
+            Pieces(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                piece_g=self.piece_g,
+                each=self.pieces_per_portion,
+                over_mm=over,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Laid on at service."""
@@ -68,7 +77,7 @@ class Garnish(Part):
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How many on each."""
         each, portions = figure_text(self.pieces_per_portion), made.division.count
-        yield f"{made.name(self.key)}: {each} on each of {portions} portions."
+        yield f"{made.name(self.key)}: {each} on each of {counted(portions, 'portion')}."
 
     def says(self) -> str:
         """How many on each."""

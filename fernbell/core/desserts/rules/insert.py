@@ -59,7 +59,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Layer:
     """One layer of an insert."""
 
@@ -72,7 +72,7 @@ class Layer:
         check_fields(self, LAYER_FIELDS)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Insert(Part):
     """Layers frozen in a smaller ring, given from the top down, its underside above the board.
 
@@ -91,6 +91,7 @@ class Insert(Part):
     rule: Literal["insert"] = "insert"
 
     words = WORDS
+    builds = ("insert", "set")
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -104,15 +105,19 @@ class Insert(Part):
         lift = body.blocks_top_mm + practice.SEAL_DEPTH.value
         room = body.level_mm - lift - practice.COVER_CLEARANCE.value
         height = max(1.0, min(practice.INSERT_HEIGHT.value, round(room)))
-        layer = Layer(f"{key}-1", formula, height)
-        return cls(key, (layer,), inside(body, gap, lift, lift + height), lift)
+        layer = Layer(key=f"{key}-1", formula=formula, height_mm=height)
+        return cls(
+            key=key, layers=(layer,), across_mm=inside(body, gap, lift, lift + height), lift_mm=lift
+        )
 
     def with_layer(self, body: Body, key: str, formula: str) -> Self:
         """With one more layer on top, no higher than leaves it covered."""
         top = body.blocks_of(self.key)[-1].high_mm
         room = body.level_mm - top - practice.COVER_CLEARANCE.value
         height = max(1.0, min(practice.LAYER_HEIGHT.value, round(room)))
-        return replace(self, layers=(Layer(key, formula, height), *self.layers))
+        return replace(
+            self, layers=(Layer(key=key, formula=formula, height_mm=height), *self.layers)
+        )
 
     @property
     def stands_mm(self) -> float:
@@ -136,13 +141,13 @@ class Insert(Part):
             solid = self._solid(body, layer, height - lift)
             stack.append(
                 Block(
-                    self.key,
-                    layer.key,
-                    layer.name,
-                    layer.formula,
-                    solid,
-                    height,
-                    first,
+                    part=self.key,
+                    layer=layer.key,
+                    name=layer.name,
+                    formula=layer.formula,
+                    solid=solid,
+                    low_mm=height,
+                    x_mm=first,
                     edge_shown=not stack,
                     others_mm=tuple(others),
                 )

@@ -16,7 +16,7 @@ from fernbell.core.desserts.view import View, lengthwise
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Plan
-from fernbell.core.working import GEOMETRY, Working, figure_text
+from fernbell.core.working import GEOMETRY, Working, counted, figure_text
 
 MOST_PIECES = 500
 
@@ -40,7 +40,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Leaf(Part):
     """So many pieces on one dessert, pointed at both ends; as wide as long they are discs."""
 
@@ -57,6 +57,7 @@ class Leaf(Part):
     rule: Literal["leaf"] = "leaf"
 
     words = WORDS
+    builds = ("leaf",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -66,7 +67,15 @@ class Leaf(Part):
         """Six petals as long as two thirds of its height."""
         long_ = float(max(10, round(body.top_mm * 2 / 3)))
         thin, spare = practice.LEAF_THICKNESS.value, practice.DISC_SPARE.value
-        return cls(key, formula, 6, long_, max(1.0, round(long_ / 2)), thin, spare)
+        return cls(
+            key=key,
+            formula=formula,
+            pieces=6,
+            long_mm=long_,
+            wide_mm=max(1.0, round(long_ / 2)),
+            thickness_mm=thin,
+            spare_percent=spare,
+        )
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -80,8 +89,21 @@ class Leaf(Part):
         plan = body.outer.from_above
         in_mm = -out if self.standing else min(long_ / 2, plan.room_mm / 2)
         places = along_edge(plan, in_mm, self.pieces)
-        sizes = (long_, wide, self.thickness_mm, self.square, self.standing)
-        return (Leaves(self.key, self.name, self.formula, *sizes, places, out, over),)
+        return (
+            Leaves(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                long_mm=long_,
+                wide_mm=wide,
+                thick_mm=self.thickness_mm,
+                square=self.square,
+                standing=self.standing,
+                places=places,
+                out_mm=out,
+                over_mm=over,
+            ),
+        )
 
     def make(self, name: str, one: Working, count: int, others_g: float = 0.0) -> Working:
         """With spare for what breaks."""
@@ -98,8 +120,8 @@ class Leaf(Part):
             Moment.OVER,
             "leaf",
             name,
-            f"{self.pieces} pieces of {size}, {figure_text(self.thickness_mm)} mm thin, cut by "
-            f"the template; {where}",
+            f"{counted(self.pieces, 'piece')} of {size}, {figure_text(self.thickness_mm)} mm thin, "
+            f"cut by the template; {where}",
             (made.shape(leaves),),
             (self.formula,),
         )
@@ -137,7 +159,7 @@ class Leaf(Part):
         """How many, how large."""
         size = f"{figure_text(self.long_mm)} × {figure_text(self.wide_mm)} mm"
         where = "standing around it" if self.standing else "on top"
-        yield f"{made.name(self.key)}: {self.pieces} pieces of {size}, {where}."
+        yield f"{made.name(self.key)}: {counted(self.pieces, 'piece')} of {size}, {where}."
 
     def says(self) -> str:
         """How large."""

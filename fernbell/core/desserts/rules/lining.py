@@ -9,13 +9,16 @@ from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.fitted import blind_paper, paper_for
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
-from fernbell.core.desserts.regions import Lined, roll_out
+from fernbell.core.desserts.regions import Lined, Region, circles_to_make, roll_out
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.desserts.view import View
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Plan
-from fernbell.core.working import GEOMETRY, figure_text
+from fernbell.core.working import GEOMETRY, Working, figure_text
+
+_ROLLED = "paste"
+"""What is rolled out and laid in; crumb is pressed, chocolate poured."""
 
 WORDS = RuleWords(
     rule="lining",
@@ -32,7 +35,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Lining(Part):
     """A thickness on floor and wall up to a height (None: to the rim)."""
 
@@ -44,6 +47,7 @@ class Lining(Part):
     rule: Literal["lining"] = "lining"
 
     words = WORDS
+    builds = ("lining",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -53,7 +57,7 @@ class Lining(Part):
         """As thick as paste is rolled, thinner in what is small."""
         small = min(body.mold.longest_mm, body.mold.height_mm) / 8
         usual = practice.LINING_THICKNESS.value
-        return cls(key, formula, max(0.5, min(usual, round(small, 1))))
+        return cls(key=key, formula=formula, thickness_mm=max(0.5, min(usual, round(small, 1))))
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -66,17 +70,39 @@ class Lining(Part):
         inner = body.mold.inset(self.thickness_mm)
         # Turned over its floor is on top, and what it holds stands on the board.
         stands = self.thickness_mm if body.is_upright else 0.0
-        sizes = (self.thickness_mm, high)
-        return (Lined(self.key, self.name, self.formula, *sizes, body.mold, inner, stands),)
+        return (
+            Lined(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                thick_mm=self.thickness_mm,
+                high_mm=high,
+                mold=body.mold,
+                inner=inner,
+                stands_mm=stands,
+                upright=body.is_upright,
+            ),
+        )
+
+    def made_of(self, region: Region, name: str, one: Working, count: int, kind: str) -> Working:
+        """Circles of paste, their trim rolled out once more; whatever is pressed in, as it is."""
+        assert isinstance(region, Lined)
+        rolled = region.upright and kind == _ROLLED
+        circle = roll_out(region.mold, region.high_mm) if rolled else None
+        if circle is None:
+            return self.make(name, one, count)
+        return circles_to_make(name, one, count, circle, region)
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Pressed in before anything else."""
         (lined,) = made.body.of(self.key)
-        roll = roll_out(made.body.mold)
+        assert isinstance(lined, Lined)
+        paste = made.near.readings[self.formula].formula.kind == _ROLLED
+        roll = roll_out(lined.mold, lined.high_mm) if paste else None
         says = f"{figure_text(self.thickness_mm)} mm"
         if made.body.is_upright and roll:
             says = f"rolled {says} thin, {figure_text(roll.value)} mm across; docked and rested"
-        if made.body.is_upright and (paper := paper_for(made.body.mold)):
+        if made.body.is_upright and paste and (paper := paper_for(made.body.mold)):
             says += (
                 f"; baked blind under a circle of paper {figure_text(2 * paper.value)} mm across"
             )

@@ -13,7 +13,7 @@ from fernbell.core.desserts.step import BuildStep, Moment, torch_step
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Plan
-from fernbell.core.working import GEOMETRY, figure_text
+from fernbell.core.working import GEOMETRY, counted, figure_text
 
 WORDS = RuleWords(
     rule="piped",
@@ -33,7 +33,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Piped(Part):
     """Mounds so wide and high, side by side unless they are further apart."""
 
@@ -48,6 +48,7 @@ class Piped(Part):
     rule: Literal["piped"] = "piped"
 
     words = WORDS
+    builds = ("pipe", "torch")
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -57,7 +58,7 @@ class Piped(Part):
         """As a border is piped, smaller on what is small."""
         usual = practice.MOUND_ACROSS.value
         across = float(max(3, min(usual, round(body.shape.shaped_mm / 4))))
-        return cls(key, formula, across, across)
+        return cls(key=key, formula=formula, across_mm=across, height_mm=across)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -73,19 +74,25 @@ class Piped(Part):
         where = all_over if self.over_all else side_by_side
         places = where(body.outer.from_above, self.across_mm / 2, self.apart_mm)
         over = sum(film.thick_mm for film in body.films)
-        sizes = (self.across_mm, self.height_mm)
-        return (Mounds(self.key, self.name, self.formula, *sizes, places, over),)
+        return (
+            Mounds(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                wide_mm=self.across_mm,
+                high_mm=self.height_mm,
+                places=places,
+                over_mm=over,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Piped, then browned."""
         (mounds,) = made.body.of(self.key)
-        name, count = (
-            made.name(self.key),
-            figure_text(made.number(self.key)),
-        )
+        name, count = made.name(self.key), counted(made.number(self.key), "mound")
         where = "all over the top" if self.over_all else "along the edge"
         across, high = figure_text(self.across_mm), figure_text(self.height_mm)
-        says = f"{count} mounds {where}, {across} mm across, {high} mm high"
+        says = f"{count} {where}, {across} mm across, {high} mm high"
         shapes = (made.shape(mounds),)
         yield BuildStep(Moment.OVER, "pipe", f"Pipe {name}", says, shapes, (self.formula,))
         if self.torched:
@@ -108,10 +115,10 @@ class Piped(Part):
 
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How many, how large."""
-        count = figure_text(made.number(self.key))
+        count = counted(made.number(self.key), "mound")
         across, high = figure_text(self.across_mm), figure_text(self.height_mm)
         where = "all over the top" if self.over_all else "along the edge"
-        yield f"{made.name(self.key)}: {count} mounds {across} mm across, {high} mm high, {where}."
+        yield f"{made.name(self.key)}: {count} {across} mm across, {high} mm high, {where}."
 
     def says(self) -> str:
         """How large."""

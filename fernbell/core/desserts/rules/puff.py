@@ -25,7 +25,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class PuffShell(Part):
     """A shell as large as its mound when baked, its wall so thick, hollow inside."""
 
@@ -36,6 +36,7 @@ class PuffShell(Part):
     rule: Literal["puff"] = "puff"
 
     words = WORDS
+    builds = ("puff",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -44,7 +45,11 @@ class PuffShell(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As thick as a puff bakes, thinner in what is small."""
         room = min(body.mold.longest_mm / 8, body.mold.height_mm / 5)
-        return cls(key, formula, max(1.0, min(practice.PUFF_WALL.value, round(room, 1))))
+        return cls(
+            key=key,
+            formula=formula,
+            wall_mm=max(1.0, min(practice.PUFF_WALL.value, round(room, 1))),
+        )
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -54,8 +59,18 @@ class PuffShell(Part):
         """All of what was piped, less the hollow; CoreError where nothing is left inside."""
         inner = body.mold.inset(self.wall_mm)
         high, stands = body.mold.height_mm, self.wall_mm if body.is_upright else 0.0
-        sizes = (self.wall_mm, high)
-        return (Hollow(self.key, self.name, self.formula, *sizes, body.mold, inner, stands),)
+        return (
+            Hollow(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                thick_mm=self.wall_mm,
+                high_mm=high,
+                mold=body.mold,
+                inner=inner,
+                stands_mm=stands,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Piped, baked, not opened before it holds."""

@@ -8,7 +8,7 @@ from fernbell.core.desserts import practice
 from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import Handle, Part, RuleWords, Switch, Use
-from fernbell.core.desserts.regions import Shape, Winding, Wound, sheet_length
+from fernbell.core.desserts.regions import Shape, Winding, Wound, left_bare, sheet_length
 from fernbell.core.desserts.rules.insert import LAYER_FIELDS, Layer
 from fernbell.core.desserts.sight import Dimension, upright
 from fernbell.core.desserts.step import BuildStep, Moment
@@ -17,9 +17,10 @@ from fernbell.core.errors import CoreError
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Plan, box
-from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, figure_text
+from fernbell.core.working import COMMON_PRACTICE, GEOMETRY, counted, figure_text
 
 _FEWEST_TURNS = practice.ROLL_TURNS.value
+_FINGER = practice.ROLL_BARE.value
 
 WORDS = RuleWords(
     rule="roll",
@@ -50,7 +51,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Roll(Part):
     """Layers as they lie on the sheet, given from the top down, the sheet last.
 
@@ -67,6 +68,7 @@ class Roll(Part):
     rule: Literal["roll"] = "roll"
 
     words = WORDS
+    builds = ("sheet", "spread", "roll")
     forms = True
 
     def __post_init__(self) -> None:
@@ -79,15 +81,17 @@ class Roll(Part):
         """The bare sheet; what is spread on it is added as a layer."""
         del body
         return cls(
-            key,
-            (Layer(f"{key}-1", formula, practice.SHEET_THICKNESS.value),),
-            practice.ROLL_TRIM.value,
+            key=key,
+            layers=(
+                Layer(key=f"{key}-1", formula=formula, height_mm=practice.SHEET_THICKNESS.value),
+            ),
+            trim_mm=practice.ROLL_TRIM.value,
         )
 
     def with_layer(self, body: Body, key: str, formula: str) -> Self:
         """With one more spread on top."""
         del body
-        spread = Layer(key, formula, practice.ROLL_FILLING.value)
+        spread = Layer(key=key, formula=formula, height_mm=practice.ROLL_FILLING.value)
         return replace(self, layers=(spread, *self.layers))
 
     def uses(self) -> tuple[Use, ...]:
@@ -109,14 +113,30 @@ class Roll(Part):
         thick = tuple(layer.height_mm for layer in self.layers)
         core = body.core_mm
         if self.across_mm is not None:
-            length = max(1.0, sheet_length(max(self.across_mm, core), sum(thick), core))
-        return Winding(length, width, thick, core, self.trim_mm, self.knots)
+            across, sheet, spread = max(self.across_mm, core), thick[-1], sum(thick[:-1])
+            length = max(1.0, sheet_length(across, sheet, spread, core, _FINGER))
+        return Winding(
+            length_mm=length,
+            width_mm=width,
+            thick_mm=thick,
+            core_mm=core,
+            trim_mm=self.trim_mm,
+            knots=self.knots,
+            bare_mm=left_bare(length, _FINGER) if len(thick) > 1 else 0.0,
+        )
 
     def place(self, body: Body) -> tuple[Wound, ...]:
         """One winding a layer."""
         roll = self.rolled(body)
         return tuple(
-            Wound(self.key, layer.key, layer.name, layer.formula, roll, place)
+            Wound(
+                part=self.key,
+                layer=layer.key,
+                name=layer.name,
+                formula=layer.formula,
+                roll=roll,
+                place=place,
+            )
             for place, layer in enumerate(self.layers)
         )
 
@@ -153,7 +173,7 @@ class Roll(Part):
                 Moment.BESIDE,
                 "spread",
                 "Spread",
-                f"{layers}; a finger bare at the far end",
+                f"{layers}; {figure_text(roll.bare_mm)} mm left bare at the far end",
                 formulas=tuple(layer.formula for layer in spread),
                 flat=self._flat(roll, spread=True),
                 uses=tuple((self.key, layer.key) for layer in spread),
@@ -187,11 +207,13 @@ class Roll(Part):
         yield from self._too_long(made.body, roll, name)
         if roll.turns < _FEWEST_TURNS:
             closes = roll.core_mm + 2 * _FEWEST_TURNS * roll.pitch_mm
-            least = sheet_length(closes, roll.pitch_mm, roll.core_mm)
+            least = sheet_length(
+                closes, roll.thick_mm[-1], sum(roll.thick_mm[:-1]), roll.core_mm, _FINGER
+            )
             yield Finding(
                 code="roll-open",
                 severity=Severity.WRONG,
-                message=f"{name} goes round {figure_text(roll.turns)} times; it does not close.",
+                message=f"{name} goes round {counted(roll.turns, 'time')}; it does not close.",
                 why=f"{figure_text(roll.pitch_mm)} mm of sheet and filling"
                 + (f" around a core of {figure_text(roll.core_mm)} mm" if roll.core_mm else "")
                 + f" need a sheet of {figure_text(least)} mm to close, and it is "
@@ -228,7 +250,8 @@ class Roll(Part):
         pan, _ = self.sheet(body)
         if not practice.is_short(pan, roll.length_mm):
             return
-        most = replace(roll, length_mm=pan).diameter_mm
+        bare = left_bare(pan, _FINGER) if len(roll.thick_mm) > 1 else 0.0
+        most = replace(roll, length_mm=pan, bare_mm=bare).diameter_mm
         yield Finding(
             code="roll-longer-than-sheet",
             severity=Severity.WRONG,
@@ -269,7 +292,9 @@ class Roll(Part):
             if start[1] == end[1]
         ]
         count = made.division.count
-        slices = f", {count} slices of {figure_text(2 * half / count)} mm" if along else ""
+        slices = (
+            f", {counted(count, 'slice')} of {figure_text(2 * half / count)} mm" if along else ""
+        )
         return View(
             f"From the side: {figure_text(2 * whole)} mm, {figure_text(thick)} mm off each end"
             + slices,
@@ -282,7 +307,6 @@ class Roll(Part):
     def _laid_flat(self, body: Body, roll: Winding) -> View:
         """As long to the right as the log will be, rolled up from the near edge."""
         far, side = roll.length_mm, roll.width_mm / 2
-        bare = min(practice.ROLL_BARE.value, far)
         *spread, sheet = self.layers
 
         def lying(part: str, layer: str | None, formula: str, end_mm: float) -> Shape:
@@ -293,7 +317,10 @@ class Roll(Part):
             "Flat, before it is rolled",
             (
                 lying(self.key, sheet.key, sheet.formula, far),
-                *(lying(self.key, one.key, one.formula, far - bare) for one in reversed(spread)),
+                *(
+                    lying(self.key, one.key, one.formula, roll.spread_mm)
+                    for one in reversed(spread)
+                ),
                 *(lying(bar.part, None, bar.formula, bar.thick_mm) for bar in body.cores),
             ),
             dimensions=(lengthwise(self.key, -side, side, 0.0), upwards),
@@ -307,7 +334,7 @@ class Roll(Part):
             for layer in reversed(self.layers)
         )
         yield (
-            f"Rolled up: {layers}; {figure_text(roll.turns)} turns, "
+            f"Rolled up: {layers}; {counted(roll.turns, 'turn')}, "
             f"{figure_text(roll.diameter_mm)} mm across, {figure_text(roll.log_mm)} mm long."
         )
 

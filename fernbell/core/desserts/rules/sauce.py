@@ -11,7 +11,7 @@ from fernbell.core.desserts.part import Part, RuleWords, Switch, Use
 from fernbell.core.desserts.regions import Puddle
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
-from fernbell.core.working import figure_text
+from fernbell.core.working import counted, figure_text
 
 WORDS = RuleWords(
     rule="sauce",
@@ -24,7 +24,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Sauce(Part):
     """So many grams on every portion."""
 
@@ -36,6 +36,7 @@ class Sauce(Part):
     rule: Literal["sauce"] = "sauce"
 
     words = WORDS
+    builds = ("sauce",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -44,7 +45,7 @@ class Sauce(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As much as is usual."""
         del body
-        return cls(key, formula, practice.SAUCE.value)
+        return cls(key=key, formula=formula, portion_g=practice.SAUCE.value)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -53,7 +54,16 @@ class Sauce(Part):
     def place(self, body: Body) -> tuple[Puddle]:
         """Around its foot."""
         del body
-        return (Puddle(self.key, self.name, self.formula, self.portion_g, 1.0, 0.0),)
+        return (
+            Puddle(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                piece_g=self.portion_g,
+                each=1.0,
+                over_mm=0.0,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Poured when it is served."""
@@ -68,7 +78,8 @@ class Sauce(Part):
     def sentences(self, made: MeasuredDessert) -> Iterator[str]:
         """How much on each."""
         grams, hot = figure_text(self.portion_g), ", hot" if self.hot else ""
-        yield f"{made.name(self.key)}: {grams} g on each of {made.division.count} portions{hot}."
+        portions = counted(made.division.count, "portion")
+        yield f"{made.name(self.key)}: {grams} g on each of {portions}{hot}."
 
     def says(self) -> str:
         """How much."""

@@ -24,7 +24,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Soak(Part):
     """So many grams on 100 cm² of what lies below."""
 
@@ -35,6 +35,7 @@ class Soak(Part):
     rule: Literal["soak"] = "soak"
 
     words = WORDS
+    builds = ("soak",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -43,7 +44,7 @@ class Soak(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As a sponge is moistened."""
         del body
-        return cls(key, formula, practice.SOAK.value)
+        return cls(key=key, formula=formula, on_100_cm2_g=practice.SOAK.value)
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -52,8 +53,16 @@ class Soak(Part):
     def place(self, body: Body) -> tuple[Wash]:
         """On all of the sheet or base."""
         served = body.roll.served_share if body.roll else 1.0
-        how = (self.on_100_cm2_g, _area(body), served)
-        return (Wash(self.key, self.name, self.formula, *how),)
+        return (
+            Wash(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                on_100_cm2_g=self.on_100_cm2_g,
+                area=_area(body),
+                served_share=served,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Brushed on while it lies open."""

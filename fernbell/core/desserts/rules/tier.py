@@ -13,7 +13,7 @@ from fernbell.core.desserts.rules.inside import above_rim, from_to
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding
-from fernbell.core.working import figure_text
+from fernbell.core.working import counted, figure_text
 
 WORDS = RuleWords(
     rule="tier",
@@ -27,7 +27,7 @@ WORDS = RuleWords(
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Tier(Part):
     """A height of what the mold holds, on what is below; several stack."""
 
@@ -38,6 +38,7 @@ class Tier(Part):
     rule: Literal["tier"] = "tier"
 
     words = WORDS
+    builds = ("tier",)
 
     def __post_init__(self) -> None:
         check_fields(self, self.words.fields)
@@ -46,7 +47,11 @@ class Tier(Part):
     def propose(cls, body: Body, key: str, formula: str) -> Self:
         """As thick as is usual, or what room there is."""
         room = body.mold.height_mm - body.board_top_mm
-        return cls(key, formula, max(1.0, min(practice.TIER_HEIGHT.value, round(room / 2))))
+        return cls(
+            key=key,
+            formula=formula,
+            height_mm=max(1.0, min(practice.TIER_HEIGHT.value, round(room / 2))),
+        )
 
     def uses(self) -> tuple[Use, ...]:
         """Its formula."""
@@ -57,7 +62,17 @@ class Tier(Part):
         low = body.board_top_mm
         high = low + self.height_mm
         mold = body.mold if high <= body.mold.height_mm else body.mold.to_height(high)
-        return (Course(self.key, self.name, self.formula, mold, low, high, body.solids),)
+        return (
+            Course(
+                part=self.key,
+                name=self.name,
+                formula=self.formula,
+                mold=mold,
+                low_mm=low,
+                high_mm=high,
+                before=body.solids,
+            ),
+        )
 
     def steps(self, made: MeasuredDessert) -> Iterator[BuildStep]:
         """Filled in; each on the one before."""
@@ -66,7 +81,7 @@ class Tier(Part):
         mass = f", {figure_text(result.mass.value)} g" if result.mass else ""
         if made.body.is_individual and result.volume:
             spoons = result.volume.value / practice.SPOON.value
-            mass += f" each: by weight, or {figure_text(round(spoons * 2) / 2)} spoons of 15 ml"
+            mass += f" each: by weight, or {counted(round(spoons * 2) / 2, 'spoon')} of 15 ml"
         yield BuildStep(
             Moment.BOARD,
             "tier",

@@ -22,6 +22,7 @@ from fernbell.core.planning.timeline.grouping import (
     formulas_of,
     groups_of,
 )
+from fernbell.core.planning.timeline.hands import hands_of
 from fernbell.core.planning.timeline.lots import (
     Lot,
     at_once,
@@ -33,14 +34,13 @@ from fernbell.core.planning.timeline.making import Made, kept_in, link_of, state
 from fernbell.core.planning.timeline.minutes import by_hand, on_grid
 from fernbell.core.planning.timeline.places import Rooms
 from fernbell.core.planning.timeline.work import Climate, Hold, Link, Point, Sort, Station, Task
-from fernbell.starter.hands import APPRENTICE, BUILDING
+from fernbell.starter.hands import APPRENTICE
 from fernbell.starter.practice import practice
 
 _BEGUN, _SMALL = practice("work begun"), practice("individual by hand")
 _CUT, _PLATED = practice("portion cut"), practice("portion plated")
 _CUT_AHEAD, _KEEPS = int(practice("cut ahead, most")), int(practice("finished keeps"))
 _STACKED = practice("stacked")
-_USUAL = (1.0, APPRENTICE)
 _HOLDS = "hold"
 """The stage in which other desserts are set on or in it."""
 
@@ -263,13 +263,13 @@ class _Line:
 
     def _task(self, group: Group, lot: Lot, at: int, *, several: bool) -> Task:
         which = f" {lot.first + 1}–{lot.first + lot.count}" if several else ""
-        title = f"{self.title}{which}: {', '.join(one.title.lower() for one in group.stages)}"
+        title = f"{self.title}{which}: {', '.join(_within(one.title) for one in group.stages)}"
         why = by_hand(title, [("begun", _BEGUN), *self._stage_minutes(group.stages, lot.count)])
         return Task(
             f"{self.key}/{lot.number}/{at}",
             title,
             int(why.value),
-            max(BUILDING.get(one.code, _USUAL)[1] for one in group.stages),
+            max(hands_of(one.code)[1] for one in group.stages),
             sort=Sort.BUILD,
             why=why,
             formula=next(iter(group.formulas), ""),
@@ -281,7 +281,7 @@ class _Line:
         """What each stage takes of hands for so many [min]."""
         small = _SMALL if self.size.body.is_individual else 1.0
         for one in stages:
-            each, _ = BUILDING.get(one.code, _USUAL)
+            each, _ = hands_of(one.code)
             yield f"{one.title}, {count * self.each} ×", each * small * count * self.each
 
     def _formulas(
@@ -372,7 +372,7 @@ class _Line:
         stages = [one for group in finishing for one in group.stages]
         cut = self.size.division.count > 1
         served = (f"{portions} portions", portions * (_CUT if cut else _PLATED))
-        does = [one.title.lower() for one in stages]
+        does = [_within(one.title) for one in stages]
         ends = f"cut {portions}" if cut else f"plate {portions}"
         key = f"{self.line.key}/wave {waves[0]}"
         formulas = [formula for group in finishing for formula in group.formulas]
@@ -383,7 +383,7 @@ class _Line:
             key,
             title,
             int(why.value),
-            max((BUILDING.get(one.code, _USUAL)[1] for one in stages), default=APPRENTICE),
+            max((hands_of(one.code)[1] for one in stages), default=APPRENTICE),
             sort=Sort.FINISH,
             formula=next(iter(formulas), ""),
             line=self.line.key,
@@ -406,3 +406,8 @@ class _Line:
             liters = max(1, math.ceil(self.size.body.mold.capacity_ml * number / 1000 * _STACKED))
             state = state_of(wait) if wait else Climate.CHILLED
             self._kept(state, before.key, key, liters)
+
+
+def _within(title: str) -> str:
+    """A title inside a sentence: names in it stay as they are written."""
+    return title[:1].lower() + title[1:]

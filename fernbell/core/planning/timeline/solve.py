@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass, field
+from math import inf
 from time import monotonic
 
 from ortools.sat.python import cp_model
@@ -67,6 +68,7 @@ def solve(
     work: Work,
     *,
     seconds: float = 20.0,
+    effort: float = inf,
     workers: int = 2,
     enough: float = ENOUGH,
     near: Planned | None = None,
@@ -79,6 +81,7 @@ def solve(
     Args:
         work: tasks, people, places and aims [Work].
         seconds: how long to search at most [s].
+        effort: work of the solver for each aim at most, the same on every machine [1].
         workers: threads of the solver [1].
         enough: gap at which an aim counts as served [1].
         near: a plan to begin from [min].
@@ -94,7 +97,7 @@ def solve(
     """
     if not work.tasks:
         return Outcome(Planned({}, {}, {}), ())
-    search = _Search(Model(work), seconds, workers, enough, tell, halt or Halt())
+    search = _Search(Model(work), seconds, effort, workers, enough, tell, halt or Halt())
     if near:
         search.model.hint(near)
     if keep and near:
@@ -148,6 +151,7 @@ class _Search:
         self,
         model: Model,
         seconds: float,
+        effort: float,
         workers: int,
         enough: float,
         tell: Tell | None,
@@ -155,6 +159,7 @@ class _Search:
     ) -> None:
         self.model = model
         self.until = monotonic() + seconds
+        self.effort = effort
         self.workers = workers
         self.enough = enough
         self.tell = tell
@@ -174,6 +179,7 @@ class _Search:
         solver = cp_model.CpSolver()
         solver.parameters.num_workers = self.workers
         solver.parameters.max_time_in_seconds = max(0.2, left * share if self.best else left)
+        solver.parameters.max_deterministic_time = self.effort
         solver.parameters.relative_gap_limit = self.enough
         solver.parameters.random_seed = _SEED
         self.halt.watch(solver)

@@ -37,12 +37,17 @@ def tight(work: Work, plan: Planned, clock: Clock) -> tuple[Tight, ...]:
 
 
 def _longest(spans: Iterable[tuple[int, int]], gap: int) -> tuple[int, int]:
-    """Of stretches in order, those less than a gap apart made one, the longest."""
-    best = last = (0, 0)
+    """Of stretches in order, those less than a gap apart made one, the longest; (0, 0) of none.
+
+    What another order holds may have begun before this one opens: minutes may be negative.
+    """
+    joined: list[tuple[int, int]] = []
     for since, until in spans:
-        last = (last[0], max(until, last[1])) if since < last[1] + gap else (since, until)
-        best = max(best, last, key=lambda one: one[1] - one[0])
-    return best
+        if joined and since < joined[-1][1] + gap:
+            joined[-1] = (joined[-1][0], max(until, joined[-1][1]))
+        else:
+            joined.append((since, until))
+    return max(joined, key=lambda one: one[1] - one[0], default=(0, 0))
 
 
 def _full(place: Station, work: Work, plan: Planned, clock: Clock) -> Tight | None:

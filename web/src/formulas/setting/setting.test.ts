@@ -1,4 +1,3 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 
 import type { FormulaEntry, Job, Proposal, Reading, Swapped, Turned } from '../../api/types'
@@ -9,8 +8,6 @@ import FitDialog from './FitDialog.vue'
 import FormulaSetter from './FormulaSetter.vue'
 import SetNew from './SetNew.vue'
 import SwapPairs from './SwapPairs.vue'
-
-enableAutoUnmount(afterEach)
 afterEach(() => {
   vi.unstubAllGlobals()
   document.body.innerHTML = ''

@@ -1,4 +1,3 @@
-import { enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { Board } from '../../api/types'
@@ -8,8 +7,6 @@ import ConflictCard from './ConflictCard.vue'
 import HandList from './HandList.vue'
 import TaskCard from './TaskCard.vue'
 import TimelineView from './TimelineView.vue'
-
-enableAutoUnmount(afterEach)
 afterEach(() => {
   vi.unstubAllGlobals()
   document.body.innerHTML = ''
