@@ -71,8 +71,9 @@ class Lane:
             hook.pytest_collection_modifyitems(session=session, config=session.config, items=items)
             self.collected += len(items)
             if items:
-                # Plugins look there for what is about to run.
-                session.items = items
+                # Plugins look there for what is about to run: the next file is read before the
+                # last test of one has run.
+                session.items = [*session.items, *items]
                 return items
         return []
 

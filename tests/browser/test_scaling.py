@@ -116,7 +116,7 @@ def test_a_search_goes_on_until_it_finds_a_sheet_less(page: Page, demo: str) -> 
 def test_portions_are_weighed_and_cut_for_ninety_six(page: Page, demo: str) -> None:
     come_in(page, demo)
     open_way(page, "Reedbed", "Portions")
-    drawn = page.get_by_role("img", name="12 portions of 108 to 108 g")
+    drawn = page.get_by_role("img", name="12 portions of 109 to 109 g")
     expect(drawn.locator("text")).to_have_count(12)
     guests = page.get_by_role("region", name="For the guests")
     expect(guests).to_contain_text("8 × 12 wedges")

@@ -592,3 +592,35 @@ def test_bought_biscuits_say_what_they_take_up(key: str, times: float) -> None:
 def test_what_is_no_bought_biscuit_is_not_dipped() -> None:
     own = Formula("f", "Plain", (Line("a", 200, "biscuit-crumbs"), Line("b", 100, "leaf-gelatin")))
     assert asides("cream", lines_of(Book(PANTRY, (own,)), "f"), ()) == ()
+
+
+# By hand: 84 g of butter on 200 g of crumbs, oats, flakes and nuts: 42 on 100 (common practice
+# counts all that is dry).
+@pytest.mark.parametrize(
+    "dry",
+    [
+        {"biscuit-crumbs": 200},
+        {"biscuit-crumbs": 145, "oats": 55},
+        {"biscuit-crumbs": 120, "oats": 50, "almond-flaked": 30},
+        {"crisp-flakes": 100, "puffed-barley": 60, "hazelnut": 40},
+    ],
+)
+def test_a_crumb_base_is_judged_by_all_that_butter_holds_together(dry: dict[str, float]) -> None:
+    own = Formula(
+        "f",
+        "Base",
+        (Line("b", 84, "butter"), *(Line(key, grams, key) for key, grams in dry.items())),
+    )
+    landing = read_dial(job_named("paste.crumb")[1].dial, lines_of(Book(PANTRY, (own,)), "f"))
+    assert landing.working is not None
+    assert landing.working.value == pytest.approx(42)
+
+
+@pytest.mark.parametrize("lines", [{"glucose": 110}, {"glucose": 90, "water": 20}])
+def test_water_beside_the_syrup_of_a_modeling_paste_counts(lines: dict[str, float]) -> None:
+    """By hand: 110 g on 310 g are 35.5 %, however much of it is water."""
+    mixed = (Line("c", 200, "dark-66"), *(Line(key, grams, key) for key, grams in lines.items()))
+    own = lines_of(Book(PANTRY, (Formula("f", "Paste", mixed),)), "f")
+    landing = read_dial(job_named("chocolate.paste")[1].dial, own)
+    assert landing.working is not None
+    assert landing.working.value == pytest.approx(100 * 110 / 310)

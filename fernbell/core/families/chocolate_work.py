@@ -39,7 +39,8 @@ def _models(least: float, most: float) -> Dial:
 
 
 def _syrup(mix: Mix) -> float:
-    return mix.of((LineRole.SYRUP,))
+    # Water beside it is the same syrup, thinner.
+    return mix.of((LineRole.SYRUP, LineRole.WATER))
 
 
 def _flows(name: str, least: float, lever: LineRole = LineRole.COCOA_BUTTER) -> Dial:

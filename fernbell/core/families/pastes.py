@@ -17,6 +17,8 @@ from fernbell.core.pantry import LineRole
 FLOURS = (LineRole.FLOUR, LineRole.STARCH)
 CHOUX_DRY = (*FLOURS, LineRole.COCOA)
 FATS = (LineRole.BUTTER, LineRole.OIL)
+PRESSED = (LineRole.CRUMB, LineRole.NUT, *FLOURS)
+"""What butter holds together in a crumb base: oats and flakes are flour by their make-up."""
 SHORT = Dial(
     ratio("butter-flour", "Butter on flour", FATS, FLOURS),
     "grams of butter on 100 g of flour",
@@ -36,8 +38,8 @@ CHOUX = Dial(
     (LineRole.EGG,),
 )
 CRUMB = Dial(
-    ratio("butter-crumb", "Butter on crumbs", FATS, (LineRole.CRUMB,)),
-    "grams of butter on 100 g of crumbs",
+    ratio("butter-crumb", "Butter on crumbs", FATS, PRESSED),
+    "grams of butter on 100 g of crumbs, oats, nuts and flakes",
     bands(20, "crumbles when cut", 34, "cuts", 46, "too hard for a fork", 70),
     FATS,
 )
