@@ -36,7 +36,7 @@ QUIET = [
 PATIENCE_MS = 30_000 * pace()
 """How long a page may take; two of them on two busy cores have needed more than ten seconds."""
 
-ONE_IN = 3
+ONE_IN = 4
 """A page costs seconds: ./fern test draws one test in so many, --long has all."""
 
 

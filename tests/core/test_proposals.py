@@ -15,6 +15,7 @@ def every() -> list[Row]:
     return list(rows())
 
 
+@pytest.mark.sampled(3)
 def test_most_proposals_lie_in_the_range_of_practice(every: list[Row]) -> None:
     """At least nineteen of twenty; what is off is named by `bench.proposals`."""
     assert len(every) >= 2500

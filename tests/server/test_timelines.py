@@ -19,6 +19,7 @@ from ops.pace import patience_s
 from tests.server.api import post, put
 from tests.server.conftest import client_of
 
+pytestmark = pytest.mark.sampled(2)
 DAYS = 3
 
 
@@ -143,6 +144,7 @@ def finishing(found: dict[str, Any]) -> list[str]:
     return [one["title"] for one in bars if one["title"].startswith("Reedbed: puffed")]
 
 
+@pytest.mark.sampled(3)
 @pytest.mark.parametrize("hours", [2, 7, 20])
 def test_an_order_of_today_is_planned_beside_another_or_told_why_not(
     demo: Client, hours: int

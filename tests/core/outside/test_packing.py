@@ -8,6 +8,8 @@ from shapely.geometry import Point
 from fernbell.core.cutting import ROUNDS, RawSheet, RoundBlank, fits_on_one
 from fernbell.core.errors import CoreError
 
+pytestmark = pytest.mark.sampled(2)
+
 # Lattice counts by formula, a numeric search apart from the project (penalty and L-BFGS, random
 # starts: best found, not proven), the inequality of Oler (1961) as the bound.
 # Sheet, disc, gap: grid, hex, stretched hex, best found, bound, waste with the best lattice.
