@@ -147,10 +147,11 @@ def come_in(page: Page, site: str, name: str = "Ottilie Marsh") -> None:
 
 def seek(page: Page, label: str, option: str, within: Locator | None = None) -> None:
     """Open a select, type what is wanted, and take it."""
-    (within or page).get_by_role("combobox", name=label).click(force=True)
-    open_ = page.locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden)")
+    field = (within or page).get_by_role("combobox", name=label)
+    field.click(force=True)
     # What is typed before it opens is lost.
-    open_.wait_for()
+    expect(field).to_have_attribute("aria-expanded", "true")
+    open_ = page.locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden)")
     page.keyboard.type(option)
     open_.locator(".ant-select-item-option").get_by_text(option).first.click()
 
