@@ -80,5 +80,6 @@ BUILDING: Mapping[str, tuple[float, int]] = {
     "garnish": (1, APPRENTICE),
     "sauce": (1, APPRENTICE),
     "hold": (2, COOK),
+    "thaw": (1, APPRENTICE),
 }
 """Minutes for one whole dessert, and who does it, by what is done in the building."""

@@ -14,6 +14,8 @@ from fernbell.core.formulas import Wait, wait_words
 from fernbell.core.formulas.method import WaitKind
 from fernbell.core.working import COMMON_PRACTICE, Working, figure_text
 
+OF_THE_BODY = ("line", "trim", "unmold", "join", "thaw", "hold")
+"""Codes of the build steps that no part makes."""
 _JOINING = (
     "both rims on a warm tray for about 3 s, pressed together at once; the seam wiped with a "
     "gloved finger"

@@ -1,5 +1,6 @@
 """Every place that has something for each rule has it for all of them."""
 
+import ast
 from dataclasses import replace
 
 import pytest
@@ -7,13 +8,14 @@ import pytest
 from fernbell.core.desserts import RULES, Part
 from fernbell.core.desserts.kinds import KINDS, picture
 from fernbell.core.desserts.kinds.kind import KindPart
+from fernbell.core.desserts.stages import OF_THE_BODY
+from fernbell.core.formulas import Wait, WaitKind
+from fernbell.core.planning.timeline import work_of
 from fernbell.core.planning.timeline.hands import check_hands
 from fernbell.starter.hands import BUILDING
-from tests.conftest import SEED
-from tests.core.laws.grid import tried
+from tests.conftest import ROOT
+from tests.core.timelines import asked
 
-OF_THE_BODY = {"line", "unmold", "join", "trim", "hold"}
-"""Steps that no part makes: the mold, its halves, the ends of a log, what is set on it."""
 EVERY_RULE = pytest.mark.parametrize("rule", RULES, ids=lambda one: one.words.rule)
 
 
@@ -35,17 +37,30 @@ def test_every_build_step_of_a_rule_has_its_minutes_of_hands(rule: type[Part]) -
         assert skill in (1, 2, 3)
 
 
-def test_a_rule_without_its_hands_is_refused_when_it_is_imported() -> None:
-    class Sprayed(RULES[0]):  # type: ignore[misc,valid-type]
-        builds = ("spray",)
-
+def test_a_step_without_its_hands_is_refused_when_it_is_imported() -> None:
     with pytest.raises(LookupError, match="spray"):
-        check_hands((*RULES, Sprayed), BUILDING)
+        check_hands(("coat", "spray"), BUILDING)
 
 
-def test_no_dessert_is_built_by_a_step_that_no_rule_names() -> None:
-    cases, _ = tried(8, SEED)
-    named = {code for rule in RULES for code in rule.builds} | OF_THE_BODY
-    seen = {stage.code for case in cases for stage in case.answer.stages}
-    assert seen <= named
-    assert len(seen) > 15
+def test_every_step_that_is_built_is_named_by_a_rule_or_by_the_body() -> None:
+    """Read from the code itself: the second argument of every BuildStep."""
+    named = {code for rule in RULES for code in rule.builds} | set(OF_THE_BODY)
+    built = {
+        ast.literal_eval(call.args[1])
+        for path in (ROOT / "fernbell" / "core" / "desserts").rglob("*.py")
+        for call in ast.walk(ast.parse(path.read_text()))
+        if isinstance(call, ast.Call) and ast.unparse(call.func) == "BuildStep"
+    }
+    assert built == named
+
+
+def test_what_thaws_after_a_wait_of_its_own_is_planned() -> None:
+    """A strip that is chilled once it is laid around: then the whole of it thaws."""
+    order = asked((("reedbed", 1, None),))
+    chilled = replace(
+        order.book.formula("reed-strip"), waits=(Wait(WaitKind.CHILL, 30, 60, placed=True),)
+    )
+    others = (one for one in order.book.formulas if one.key != chilled.key)
+    book = replace(order.book, formulas=(*others, chilled))
+    titles = [one.title for one in work_of(replace(order, book=book)).tasks]
+    assert any("thaw" in one for one in titles), titles

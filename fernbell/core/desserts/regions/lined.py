@@ -177,9 +177,9 @@ def circles_to_make(name: str, one: Working, count: int, circle: Working, lined:
     whole_ml = math.pi / 4 * circle.value**2 * lined.thick_mm / MM3_PER_ML
     # A circle narrower than what it lines cannot be; a thick wall is pressed up.
     share = min(1.0, volume / whole_ml)
-    first = next(k for k in range(1, count + 1) if k + math.floor(k * (1 - share) + 1e-9) >= count)
-    each = one.value / share
-    value = max(first * each, one.value * count)
+    fewest = math.ceil(count / (2 - share))
+    first = next(k for k in range(fewest, count + 1) if k + math.floor(k * (1 - share)) >= count)
+    value = first * one.value / share
     again = count - first
     return Working(
         figure=f"{name} to make",

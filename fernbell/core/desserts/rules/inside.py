@@ -22,7 +22,8 @@ def inside(body: Body, gap_mm: float, low_mm: float, high_mm: float) -> float:
     """
     plan, narrowest = body.mold.from_above, body.narrowest_mm(low_mm, high_mm)
     shorter = min(plan.length_mm, plan.width_mm) - (plan.length_mm - narrowest)
-    return max(1.0, narrowest - 2 * min(gap_mm, max(0, round(shorter / 8))))
+    least = plan.length_mm - 2 * plan.room_mm + 1
+    return max(1.0, least, narrowest - 2 * min(gap_mm, max(0, round(shorter / 8))))
 
 
 def across_refitted(across_mm: float, was: Plan, now: Plan) -> tuple[float, bool]:

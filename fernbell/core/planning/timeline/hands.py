@@ -1,33 +1,31 @@
-"""What building takes of hands, asked for every rule there is when this is imported."""
+"""What building takes of hands; asked for every build step there is when this is imported."""
 
 from collections.abc import Container, Iterable
 
-from fernbell.core.desserts.part import Part
 from fernbell.core.desserts.rules import RULES
+from fernbell.core.desserts.stages import OF_THE_BODY
 from fernbell.starter.hands import BUILDING
 
 
-def check_hands(rules: Iterable[type[Part]], told: Container[str]) -> None:
-    """Refuse rules that build what nobody has told the hands of.
+def check_hands(steps: Iterable[str], told: Container[str]) -> None:
+    """Refuse build steps whose minutes of hands nobody has told.
 
     Args:
-        rules: what parts may do [Part].
-        told: codes of build steps whose minutes are known [code].
+        steps: codes of build steps [code].
+        told: those whose minutes are known [code].
     Returns:
         nothing [1].
     Raises:
-        LookupError: a rule builds what is not there.
+        LookupError: a step is not among them.
     Source:
         definition.
     """
-    missing = [
-        f"{one.words.rule}: {code}" for one in rules for code in one.builds if code not in told
-    ]
+    missing = [code for code in steps if code not in told]
     if missing:
         raise LookupError(f"no minutes of hands for {', '.join(missing)} (starter/hands.py)")
 
 
-check_hands(RULES, BUILDING)
+check_hands((*OF_THE_BODY, *(code for rule in RULES for code in rule.builds)), BUILDING)
 
 
 def hands_of(code: str) -> tuple[float, int]:
