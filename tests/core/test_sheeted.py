@@ -131,8 +131,8 @@ def test_every_template_is_as_large_as_what_it_is_for(kind: DessertKind) -> None
         left, low, right, high = one.bounds
         assert right - left > 1
         assert high - low > 1
-    flat = [region.from_sheet() for region in made.body.regions]
-    sizes = {one.piece.size_words for one in flat if one}
+    flat = [(region.from_sheet(), made.kind(region)) for region in made.body.regions]
+    sizes = {one.piece.size_words for one, kind in flat if one and one.is_cut_of(kind)}
     assert all(any(size in one.says for one in found) for size in sizes)
 
 
@@ -214,3 +214,17 @@ def test_paste_covers_the_circle_of_every_pan_its_trim_rolled_once_more(
     assert first + math.floor(first * (1 - share)) >= count
     assert (first - 1) + math.floor((first - 1) * (1 - share)) < count
     assert lining.make.value == pytest.approx(first * circle * density, rel=1e-6)
+
+
+@pytest.mark.parametrize(("kind", "rolled"), [("tart", True), ("crumb crust", False)])
+def test_only_paste_is_rolled_cut_and_baked_under_paper(kind: str, rolled: bool) -> None:
+    """Crumb is pressed in: no circle is cut of it, and none is told to the cook."""
+    made, _ = worked(begun(next(one for one in KINDS if one.kind == kind)), 4)
+    lining = next(one for one in made.body.parts if one.rule == "lining")
+    (step,) = lining.steps(made)
+    named = made.name(lining.key)
+    cut = [one for group in sheeted([made]) for one in group.pieces if one.name == named]
+    paper = [one for one in templates(made) if one.key == "paper"]
+    said = ("rolled" in step.says, "paper" in step.says)
+    assert said == (rolled, rolled)
+    assert [bool(one) for one in (cut, paper, list(lining.views(made)))] == [rolled] * 3

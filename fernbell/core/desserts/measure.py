@@ -79,6 +79,10 @@ class MeasuredDessert:
         own = next(one for one in self.body.parts if one.key == part)
         return own.name or self.name(part, own.uses()[0].layer)
 
+    def kind(self, region: Region) -> str:
+        """The kind of formula a region is made of."""
+        return self.near.readings[region.formula].formula.kind
+
     def shape(self, region: Region) -> ShapeKey:
         """By which a stage names the shape of a region that has one."""
         return region.part, region.layer, 0
@@ -111,7 +115,7 @@ def measure_region(region: Region, part: Part, near: Surroundings, count: int) -
         measure=masses.for_all(f"{amount.what}, all desserts", amount.measure, count),
         volume=amount.volume,
         mass=mass,
-        make=part.made_of(region, name, mass, count, kind) if mass else None,
+        make=part.make_region(region, name, mass, count, kind) if mass else None,
         pours=region.pours(name, near),
         served_share=region.served_share,
     )

@@ -188,7 +188,9 @@ class Part(ABC):
         del others_g
         return to_make(name, one, count)
 
-    def made_of(self, region: "Region", name: str, one: Working, count: int, kind: str) -> Working:
+    def make_region(
+        self, region: "Region", name: str, one: Working, count: int, kind: str
+    ) -> Working:
         """What is made of one of its regions for so many desserts, of a kind of formula [g]."""
         del region, kind
         return self.make(name, one, count)

@@ -94,11 +94,11 @@ def sheeted(sizes: Sequence[MeasuredDessert]) -> tuple[Sheeted, ...]:
 def _of(made: MeasuredDessert, said: str) -> Iterator[Sheeted]:
     for region in made.body.regions:
         flat = region.from_sheet()
-        if not flat:
+        if not flat or not flat.is_cut_of(made.kind(region)):
             continue
-        result = made.result(region.part, region.layer)
         reading = made.near.readings[region.formula].formula
-        spare = _spare(result, made.count) if flat.breaks else 1.0
+        result = made.result(region.part, region.layer)
+        spare = 1.0 if flat.lines else _spare(result, made.count)
         number = math.ceil(flat.each * made.count * spare - 1e-9)
         wanted = ToCut(f"{result.name}{said}", flat.piece, number)
         usual = reading.kind in KINDS and KINDS[reading.kind].baked

@@ -6,7 +6,7 @@ from fernbell.core.cutting import Template
 from fernbell.core.desserts import practice
 from fernbell.core.desserts.fitted import blind_paper, paper_for
 from fernbell.core.desserts.measure import MeasuredDessert
-from fernbell.core.desserts.regions import liner_sheet
+from fernbell.core.desserts.regions import is_rolled, liner_sheet
 from fernbell.core.errors import UnknownKey
 from fernbell.core.molds import box
 from fernbell.core.working import figure_text
@@ -69,7 +69,7 @@ def _liners(made: MeasuredDessert) -> Iterator[Template]:
             f"{figure_text(long_)} × {figure_text(wide)} mm, from rim to rim",
             (box(0.0, long_, 0.0, wide),),
         )
-    if body.lining and body.is_upright and paper_for(mold):
+    if body.lining and is_rolled(body.lining, made.kind(body.lining)) and paper_for(mold):
         view = blind_paper("", "", mold)
         title, says = view.title.split(": ", 1)
         cut, floor = (shape.loops for shape in view.shapes)
@@ -80,7 +80,7 @@ def _pieces(made: MeasuredDessert) -> Iterator[Template]:
     """One of each piece that is cut from a sheet."""
     for region in made.body.regions:
         flat = region.from_sheet()
-        if flat:
+        if flat and flat.is_cut_of(made.kind(region)):
             name = made.name(region.part, region.layer)
             yield Template(
                 "-".join(filter(None, ("piece", region.part, region.layer))),

@@ -9,7 +9,7 @@ from fernbell.core.desserts.regions.enclosed import Enclosed
 from fernbell.core.desserts.regions.film import Film, exposed_surface
 from fernbell.core.desserts.regions.flat import FromSheet, piece_of
 from fernbell.core.desserts.regions.leaves import Leaves
-from fernbell.core.desserts.regions.lined import Hollow, Lined, circles_to_make, roll_out
+from fernbell.core.desserts.regions.lined import Hollow, Lined, circles_to_make, is_rolled, roll_out
 from fernbell.core.desserts.regions.mounds import Mounds
 from fernbell.core.desserts.regions.pieces import Pieces
 from fernbell.core.desserts.regions.places import all_over, along_edge, side_by_side
@@ -68,6 +68,7 @@ __all__ = [
     "along_edge",
     "circles_to_make",
     "exposed_surface",
+    "is_rolled",
     "left_bare",
     "liner_sheet",
     "piece_of",

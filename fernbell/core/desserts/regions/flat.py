@@ -5,18 +5,25 @@ from dataclasses import dataclass
 from fernbell.core.cutting import Blank, FreeBlank, RectBlank, RoundBlank
 from fernbell.core.molds import Plan, RoundedBox
 
+ROLLED = "paste"
+"""The kind of formula that is rolled out and laid in; crumb is pressed, chocolate poured."""
+
 
 @dataclass(frozen=True, slots=True)
 class FromSheet:
     """So many pieces for one dessert, cut from a sheet so thick [mm].
 
-    Of what `breaks` spare pieces are cut too.
+    What `lines` a pan is rolled out where it is paste, and no spare pieces of it are cut.
     """
 
     piece: Blank
     each: int
     thick_mm: float
-    breaks: bool = True
+    lines: bool = False
+
+    def is_cut_of(self, kind: str) -> bool:
+        """Whether it is cut from a sheet where it is made of such a kind of formula."""
+        return not self.lines or kind == ROLLED
 
 
 def piece_of(plan: Plan) -> Blank:

@@ -9,7 +9,7 @@ import numpy as np
 from fernbell.core.cutting import RoundBlank
 from fernbell.core.desserts.cells import Cells, Shares
 from fernbell.core.desserts.regions.block import solid_volume
-from fernbell.core.desserts.regions.flat import FromSheet
+from fernbell.core.desserts.regions.flat import ROLLED, FromSheet
 from fernbell.core.desserts.regions.outlines import around
 from fernbell.core.desserts.regions.region import SOLID, Region, Surroundings, Takes
 from fernbell.core.molds import MM3_PER_ML, Loop, Plan, Puff, Solid
@@ -102,7 +102,7 @@ class Lined(Region):
     def from_sheet(self) -> FromSheet | None:
         """What a round pan is lined with, rolled out; pressed in where it is not round."""
         wide = roll_out(self.mold, self.high_mm)
-        return FromSheet(RoundBlank(wide.value), 1, self.thick_mm, breaks=False) if wide else None
+        return FromSheet(RoundBlank(wide.value), 1, self.thick_mm, lines=True) if wide else None
 
     def _loops(self) -> tuple[Loop, ...]:
         inner = self.inner.section(0.0, self._in_it(self.high_mm))
@@ -123,6 +123,20 @@ class Lined(Region):
         """To the wall and its edge."""
         del near
         return self.mold.across_mm, self.high_mm
+
+
+def is_rolled(lined: Lined, kind: str) -> bool:
+    """Whether a lining is rolled out and laid in.
+
+    Args:
+        lined: the lining [Lined].
+        kind: of the formula it is made of [text].
+    Returns:
+        whether it is paste, in a pan that stands upright [bool].
+    Source:
+        common practice.
+    """
+    return lined.upright and kind == ROLLED
 
 
 def roll_out(mold: Solid, high_mm: float) -> Working | None:

@@ -9,16 +9,13 @@ from fernbell.core.desserts.body import Body
 from fernbell.core.desserts.fitted import blind_paper, paper_for
 from fernbell.core.desserts.measure import MeasuredDessert
 from fernbell.core.desserts.part import LARGEST_MM, Handle, Part, RuleWords, Use
-from fernbell.core.desserts.regions import Lined, Region, circles_to_make, roll_out
+from fernbell.core.desserts.regions import Lined, Region, circles_to_make, is_rolled, roll_out
 from fernbell.core.desserts.step import BuildStep, Moment
 from fernbell.core.desserts.view import View
 from fernbell.core.field import Field, check_fields
 from fernbell.core.findings import Finding, Severity
 from fernbell.core.molds import Plan
 from fernbell.core.working import GEOMETRY, Working, figure_text
-
-_ROLLED = "paste"
-"""What is rolled out and laid in; crumb is pressed, chocolate poured."""
 
 WORDS = RuleWords(
     rule="lining",
@@ -84,11 +81,12 @@ class Lining(Part):
             ),
         )
 
-    def made_of(self, region: Region, name: str, one: Working, count: int, kind: str) -> Working:
+    def make_region(
+        self, region: Region, name: str, one: Working, count: int, kind: str
+    ) -> Working:
         """Circles of paste, their trim rolled out once more; whatever is pressed in, as it is."""
         assert isinstance(region, Lined)
-        rolled = region.upright and kind == _ROLLED
-        circle = roll_out(region.mold, region.high_mm) if rolled else None
+        circle = roll_out(region.mold, region.high_mm) if is_rolled(region, kind) else None
         if circle is None:
             return self.make(name, one, count)
         return circles_to_make(name, one, count, circle, region)
@@ -97,12 +95,13 @@ class Lining(Part):
         """Pressed in before anything else."""
         (lined,) = made.body.of(self.key)
         assert isinstance(lined, Lined)
-        paste = made.near.readings[self.formula].formula.kind == _ROLLED
-        roll = roll_out(lined.mold, lined.high_mm) if paste else None
-        says = f"{figure_text(self.thickness_mm)} mm"
-        if made.body.is_upright and roll:
-            says = f"rolled {says} thin, {figure_text(roll.value)} mm across; docked and rested"
-        if made.body.is_upright and paste and (paper := paper_for(made.body.mold)):
+        rolled = is_rolled(lined, made.kind(lined))
+        roll = roll_out(lined.mold, lined.high_mm) if rolled else None
+        says = f"{figure_text(self.thickness_mm)} mm on floor and wall"
+        if roll:
+            thin = figure_text(self.thickness_mm)
+            says = f"rolled {thin} mm thin, {figure_text(roll.value)} mm across; docked and rested"
+        if rolled and (paper := paper_for(lined.mold)):
             says += (
                 f"; baked blind under a circle of paper {figure_text(2 * paper.value)} mm across"
             )
@@ -113,13 +112,15 @@ class Lining(Part):
             says,
             (made.shape(lined),),
             (self.formula,),
-            working=roll if made.body.is_upright else None,
+            working=roll,
         )
 
     def views(self, made: MeasuredDessert) -> Iterator[View]:
         """The paper that holds the wall while it bakes blind, for a round pan."""
-        if made.body.is_upright and paper_for(made.body.mold):
-            yield blind_paper(self.key, self.formula, made.body.mold)
+        (lined,) = made.body.of(self.key)
+        assert isinstance(lined, Lined)
+        if is_rolled(lined, made.kind(lined)) and paper_for(lined.mold):
+            yield blind_paper(self.key, self.formula, lined.mold)
 
     def judge(self, made: MeasuredDessert) -> Iterator[Finding]:
         """Higher than the mold."""
